@@ -5,18 +5,33 @@ module.exports = {
   forbidden: [
     {
       name: 'core-is-pure',
-      comment: 'The core runs in a browser, a worker, the server and the command line: no interface, server, database or Node.',
+      comment:
+        'The core runs in a browser, a worker, the server and the command line: no interface, server, database or '
+        + 'Node.',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { path: ['^(app|server|cli|bench)/', '^node_modules/(vue|nuxt|pinia|@vueuse|drizzle-orm|better-sqlite3|h3|comlink)/'] },
+      to: {
+        path: [
+          '^(app|server|cli|bench)/',
+          '^node_modules/(vue|nuxt|pinia|@vueuse|drizzle-orm|better-sqlite3|h3|comlink)/',
+        ],
+      },
     },
-    { name: 'core-needs-no-node', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
+    {
+      name: 'core-needs-no-node',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
     {
       name: 'core-takes-few-packages',
       comment: 'A package in the core runs everywhere; each is chosen, not come by.',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^node_modules/', pathNot: '^node_modules/(yup|canonicalize|@noble/hashes|simple-statistics|@date-fns/tz|qrcode|@types/qrcode)/' },
+      to: {
+        path: '^node_modules/',
+        pathNot: '^node_modules/(yup|canonicalize|@noble/hashes|simple-statistics|@date-fns/tz|qrcode|@types/qrcode)/',
+      },
     },
     ...STAGES.map((stage, n) => ({
       name: `${stage}-looks-at-no-later-stage`,
@@ -25,9 +40,24 @@ module.exports = {
       from: { path: `^core/${stage}/`, pathNot: '\\.test\\.ts$' },
       to: { path: `^core/(${[...STAGES.slice(n + 1), 'plan', 'revision', 'edits', 'remedies'].join('|')})(/|\\.ts)` },
     })),
-    { name: 'the-log-knows-no-stage', severity: 'error', from: { path: '^core/log/', pathNot: '\\.test\\.ts$' }, to: { path: `^core/(${[...STAGES, 'plan', 'revision', 'edits'].join('|')})(/|\\.ts)` } },
-    { name: 'fastening-lies-below-the-stages', severity: 'error', from: { path: '^core/fastening/', pathNot: '\\.test\\.ts$' }, to: { path: `^core/(${[...STAGES, 'plan', 'revision', 'edits'].join('|')})(/|\\.ts)` } },
-    { name: 'app-asks-the-server-by-its-api', severity: 'error', from: { path: '^app/' }, to: { path: '^server/', dependencyTypesNot: ['type-only'] } },
+    {
+      name: 'the-log-knows-no-stage',
+      severity: 'error',
+      from: { path: '^core/log/', pathNot: '\\.test\\.ts$' },
+      to: { path: `^core/(${[...STAGES, 'plan', 'revision', 'edits'].join('|')})(/|\\.ts)` },
+    },
+    {
+      name: 'fastening-lies-below-the-stages',
+      severity: 'error',
+      from: { path: '^core/fastening/', pathNot: '\\.test\\.ts$' },
+      to: { path: `^core/(${[...STAGES, 'plan', 'revision', 'edits'].join('|')})(/|\\.ts)` },
+    },
+    {
+      name: 'app-asks-the-server-by-its-api',
+      severity: 'error',
+      from: { path: '^app/' },
+      to: { path: '^server/', dependencyTypesNot: ['type-only'] },
+    },
     {
       name: 'stages-of-the-screen-know-no-other',
       comment: 'A new stage is a folder and a line in the list: no stage reaches into the folder of another.',
@@ -42,6 +72,10 @@ module.exports = {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.core.json' },
-    enhancedResolveOptions: { extensions: ['.ts', '.js', '.mjs', '.vue'], exportsFields: ['exports'], conditionNames: ['import', 'node', 'default'] },
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.js', '.mjs', '.vue'],
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'node', 'default'],
+    },
   },
 }

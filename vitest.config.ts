@@ -32,9 +32,12 @@ export default defineConfig({
     maxWorkers: '100%',
     projects: [
       // Most of the time would go into importing the same modules for each file again.
-      { resolve, test: { ...every, name: 'unit', pool: 'threads', isolate: false, include: [UNIT], exclude: [APART, MOUNTED] } },
+      {
+        resolve,
+        test: { ...every, name: 'unit', pool: 'threads', isolate: false, include: [UNIT], exclude: [APART, MOUNTED] },
+      },
       { resolve, test: { ...every, name: 'apart', include: [APART] } },
-      ...process.env.WT_MOUNTED === '0' ? [] : [await mounted()],
+      ...(process.env.WT_MOUNTED === '0' ? [] : [await mounted()]),
     ],
   },
 })

@@ -13,9 +13,33 @@ watchEffect(() => {
 })
 useHead({ htmlAttrs: { 'data-theme': theme } })
 useCommands([
-  { id: 'palette', title: 'Search commands', group: 'Everywhere', keys: ['/', 'ctrl+k'], run: () => { palette.value = true } },
-  { id: 'keys', title: 'Show keyboard shortcuts', group: 'Everywhere', keys: ['?'], run: () => { keySheet.value = true } },
-  { id: 'light', title: 'Switch theme: desk or site', group: 'Everywhere', keys: ['l'], run: () => { theme.value = theme.value === 'desk' ? 'site' : 'desk' } },
+  {
+    id: 'palette',
+    title: 'Search commands',
+    group: 'Everywhere',
+    keys: ['/', 'ctrl+k'],
+    run: () => {
+      palette.value = true
+    },
+  },
+  {
+    id: 'keys',
+    title: 'Show keyboard shortcuts',
+    group: 'Everywhere',
+    keys: ['?'],
+    run: () => {
+      keySheet.value = true
+    },
+  },
+  {
+    id: 'light',
+    title: 'Switch theme: desk or site',
+    group: 'Everywhere',
+    keys: ['l'],
+    run: () => {
+      theme.value = theme.value === 'desk' ? 'site' : 'desk'
+    },
+  },
 ])
 const session = useSessionStore()
 const pages = computed(() => session.person ? pagesFor(action => session.may(action)) : [])

@@ -13,12 +13,26 @@ function issuedJob(rows: number, columns: number): Job {
   const [wall] = job.walls
   const luck = chance(11)
   const members = wall!.structure.members!.map(({ centre }) => ({ centre: centre + luck.off(2), width: 38 }))
-  wall!.evidence = members.flatMap(member => [INSTRUMENTS.edge(member, 'left', luck), INSTRUMENTS.edge(member, 'right', luck), INSTRUMENTS.magnet(member, luck), INSTRUMENTS.probe(members, member.centre)])
+  wall!.evidence = members
+    .flatMap(member => [
+      INSTRUMENTS.edge(member, 'left', luck),
+      INSTRUMENTS.edge(member, 'right', luck),
+      INSTRUMENTS.magnet(member, luck),
+      INSTRUMENTS.probe(members, member.centre),
+    ])
     .map((reading, n) => ({ id: `e${n}`, y: 1000, ...reading }))
   delete wall!.structure.members
   const built = asBuilt([], wall!)
   const frozen = freeze(wall!, { ...job, rules: contextOf(job).rules }, built, planWall(wall!, contextOf(job), built))
-  const entry: LogEntry = { id: 'issued', at: '2026-11-20T09:00:00Z', by: 'Isla Brandt', wall: wall!.id, kind: 'issued', revision: 'A', frozen: frozen.id }
+  const entry: LogEntry = {
+    id: 'issued',
+    at: '2026-11-20T09:00:00Z',
+    by: 'Isla Brandt',
+    wall: wall!.id,
+    kind: 'issued',
+    revision: 'A',
+    frozen: frozen.id,
+  }
   return { ...job, walls: [{ ...wall!, revisions: [storedOf(frozen)] }], log: [entry] }
 }
 
@@ -33,11 +47,29 @@ export async function answering(): Promise<Row[]> {
   const [wall] = job.walls
   const context = contextOf(job)
   const through = rooms()
-  const holes = planWall(wall!, context, asBuilt(job.log, wall!), through).arrays[0]!.positions.flatMap(({ holes = [] }) => holes)
+  const holes = planWall(wall!, context, asBuilt(job.log, wall!), through).arrays[0]!.positions.flatMap(
+    ({ holes = [] }) => holes,
+  )
   const times: number[] = []
   for (const [n, hole] of holes.entries()) {
     const result = HOLE_RESULTS[1 + n % (HOLE_RESULTS.length - 1)]!
-    const built = asBuilt([...job.log, { id: `l${n}`, at: '2026-11-20T10:00:00Z', by: 'Odd Varga', wall: wall!.id, kind: 'hole', hole: hole.id, x: hole.x, y: hole.y, result }], wall!)
+    const built = asBuilt(
+      [
+        ...job.log,
+        {
+          id: `l${n}`,
+          at: '2026-11-20T10:00:00Z',
+          by: 'Odd Varga',
+          wall: wall!.id,
+          kind: 'hole',
+          hole: hole.id,
+          x: hole.x,
+          y: hole.y,
+          result,
+        },
+      ],
+      wall!,
+    )
     const from = performance.now()
     planWall(wall!, context, built, through)
     times.push(performance.now() - from)
@@ -46,11 +78,17 @@ export async function answering(): Promise<Row[]> {
   const drawn: number[] = []
   for (let n = 0; n < 9; n++) {
     const from = performance.now()
-    await sheetFile(source, 'pdf', { paper: 'a3', units: 'metric', precision: {}, address: 'http://localhost/sites/s/walls/w' })
+    await sheetFile(source, 'pdf', {
+      paper: 'a3',
+      units: 'metric',
+      precision: {},
+      address: 'http://localhost/sites/s/walls/w',
+    })
     drawn.push(performance.now() - from)
   }
   return [
-    atMost(`Answer to a missed hole on 5 × 5, median of ${times.length}`, middle(times), 300, 'ms'), atMost('  the slowest of them', Math.max(...times), 1_000, 'ms'),
+    atMost(`Answer to a missed hole on 5 × 5, median of ${times.length}`, middle(times), 300, 'ms'),
+    atMost('  the slowest of them', Math.max(...times), 1_000, 'ms'),
     atMost('Mark-out sheet of 5 × 5 as PDF, median', middle(drawn), 1_000, 'ms'),
   ]
 }

@@ -11,4 +11,5 @@ export async function goIn(address: string): Promise<void> {
 export const who = (): { cookie: string } => ({ cookie })
 
 /** Asks the server that is measured. */
-export const ask = (url: string, init: RequestInit = {}): Promise<Response> => fetch(url, { ...init, headers: { ...who(), ...init.headers as Record<string, string> } })
+export const ask = (url: string, init: RequestInit = {}): Promise<Response> =>
+  fetch(url, { ...init, headers: { ...who(), ...(init.headers as Record<string, string>) } })

@@ -8,7 +8,9 @@ import { atMost, measured, type Row } from './row'
 /** A site of its own with one wall, kept on the server. */
 async function keep(address: string, id: string, job: object): Promise<string> {
   const answer = await ask(`${address}/api/sites/import`, {
-    method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ...job, site: { id, name: id, units: 'metric' } }),
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ ...job, site: { id, name: id, units: 'metric' } }),
   })
   if (!answer.ok) throw new Error(`The bench's wall was refused: ${await answer.text()}`)
   return `${address}/sites/${id}/walls`
@@ -16,7 +18,9 @@ async function keep(address: string, id: string, job: object): Promise<string> {
 
 /** Times between the frames that the browser draws while something goes on, ms, in order of size. */
 async function framesDuring(page: Page, act: () => Promise<void>): Promise<number[]> {
-  await page.evaluate(`window.seen = []; requestAnimationFrame(function tick(at) { window.seen.push(at); requestAnimationFrame(tick) })`)
+  await page.evaluate(
+    `window.seen = []; requestAnimationFrame(function tick(at) { window.seen.push(at); requestAnimationFrame(tick) })`,
+  )
   await act()
   const seen = await page.evaluate<number[]>('window.seen')
   return seen.slice(1).map((at, n) => at - seen[n]!).sort((a, b) => a - b)
@@ -32,10 +36,17 @@ function rowsOf(what: string, times: number[]): Row[] {
   ]
 }
 
-const redrawn = (times: number[]): Row[] => [atMost('Typing a gap of 10 × 10: drawn anew, 95 % within', times[Math.floor(0.95 * times.length)]!, 100, 'ms')]
+const redrawn = (times: number[]): Row[] => [
+  atMost('Typing a gap of 10 × 10: drawn anew, 95 % within', times[Math.floor(0.95 * times.length)]!, 100, 'ms'),
+]
 
 /** Drags a grid about its wall. */
-async function dragging(page: Page, address: string, stage: 'arrange' | 'mount', [rows, columns]: [number, number]): Promise<number[]> {
+async function dragging(
+  page: Page,
+  address: string,
+  stage: 'arrange' | 'mount',
+  [rows, columns]: [number, number],
+): Promise<number[]> {
   const walls = await keep(address, `bench-drag${stage === 'mount' ? '-mount' : ''}`, gridJob(rows, columns))
   await page.goto(`${walls}/ticket-hall/${stage}`)
   const screen = page.locator('[data-testid=elevation] [data-screen]').nth(44)

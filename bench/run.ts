@@ -14,7 +14,6 @@ import { serving } from './serving'
 import { truing } from './truing'
 import { programmes } from './programme'
 import { waits } from './waits'
-import { week } from './week'
 
 const PORT = '4797'
 
@@ -47,6 +46,5 @@ const SECTIONS: Sections = {
   serve: () => onServer(({ address }) => serving(address)),
   heavy: () => onServer(async asked => [...await heavyRequests(asked), ...await refusals(asked)]),
   wait: () => onServer(waits),
-  week,
 }
 process.exitCode = (await measure(SECTIONS, process.argv.slice(2))).length > 0 ? 1 : 0

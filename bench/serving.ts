@@ -10,13 +10,18 @@ const AT_ONCE = 20
 const SECONDS = 5
 
 /** Fires requests from 20 connections; every answer must be good. */
-async function fire(options: Omit<autocannon.Options, 'connections' | 'duration'>): Promise<{ rate: number, p95: number }> {
+async function fire(
+  options: Omit<autocannon.Options, 'connections' | 'duration'>,
+): Promise<{ rate: number, p95: number }> {
   const latencies: number[] = []
   const result = await new Promise<autocannon.Result>((done, fail) => {
-    const run = autocannon({ ...options, connections: AT_ONCE, duration: SECONDS }, (error, result) => error ? fail(error as Error) : done(result))
+    const run = autocannon({ ...options, connections: AT_ONCE, duration: SECONDS }, (error, result) =>
+      error ? fail(error as Error) : done(result),
+    )
     run.on('response', (_client, _status, _bytes, milliseconds) => latencies.push(milliseconds))
   })
-  if (result.non2xx + result.errors > 0) throw new Error(`${options.url}: ${result.non2xx} refused, ${result.errors} failed`)
+  if (result.non2xx + result.errors > 0)
+    throw new Error(`${options.url}: ${result.non2xx} refused, ${result.errors} failed`)
   latencies.sort((a, b) => a - b)
   return { rate: result.requests.average, p95: latencies[Math.floor(0.95 * latencies.length)]! }
 }
@@ -27,7 +32,10 @@ function bareWrites(document: string): number {
   const sqlite = new SQLite(join(folder, 'bare.db'))
   sqlite.pragma('journal_mode = WAL')
   sqlite.pragma('synchronous = FULL')
-  sqlite.exec('CREATE TABLE walls (key INTEGER PRIMARY KEY, version INTEGER, document TEXT); INSERT INTO walls VALUES (1, 1, \'\')')
+  sqlite.exec(
+    'CREATE TABLE walls (key INTEGER PRIMARY KEY, version INTEGER, document TEXT); INSERT INTO walls VALUES (1, 1, '
+    + '\'\')',
+  )
   const write = sqlite.prepare('UPDATE walls SET version = version + 1, document = ? WHERE key = 1')
   let n = 0
   for (const until = performance.now() + 1000; performance.now() < until; n++) write.run(document)
@@ -57,12 +65,21 @@ export async function serving(address: string): Promise<Row[]> {
     setupClient(client) {
       const wall = walls[next++]!
       let version = 1
-      const request: autocannon.Request = { method: 'PUT', path: `/api/sites/bench/walls/${wall.id}`, headers: { ...who(), 'content-type': 'application/json', 'host': new URL(address).host } }
-      client.setRequests([{
-        ...request,
-        setupRequest: () => ({ ...request, body: JSON.stringify({ version, wall: { ...wall, width: 6200 + version % 100 } }) }),
-        onResponse: () => void version++,
-      }])
+      const request: autocannon.Request = {
+        method: 'PUT',
+        path: `/api/sites/bench/walls/${wall.id}`,
+        headers: { ...who(), 'content-type': 'application/json', 'host': new URL(address).host },
+      }
+      client.setRequests([
+        {
+          ...request,
+          setupRequest: () => ({
+            ...request,
+            body: JSON.stringify({ version, wall: { ...wall, width: 6200 + (version % 100) } }),
+          }),
+          onResponse: () => void version++,
+        },
+      ])
     },
   })
   return [

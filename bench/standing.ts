@@ -36,5 +36,8 @@ export function spoiltJobs(count: number): Row[] {
   const all = Array.from({ length: count }, (_, seed) => tried(seed))
   const wrong = all.flatMap(each => each.wrong)
   for (const each of wrong.slice(0, 10)) console.log(each)
-  return [measured(`Spoilt jobs taken, of ${count}`, all.filter(({ taken }) => taken).length, ''), atMost('  of all with which something went wrong', wrong.length, 0, '')]
+  return [
+    measured(`Spoilt jobs taken, of ${count}`, all.filter(({ taken }) => taken).length, ''),
+    atMost('  of all with which something went wrong', wrong.length, 0, ''),
+  ]
 }

@@ -12,8 +12,17 @@ const SEAMS = { top: [0, 1], bottom: [0, 1], left: [1, 0], right: [1, 0] } as co
 
 const REACH = { least: -3, most: 3 }
 const STUDIED: StudiedWall = {
-  screens: Array.from({ length: 25 }, (_, n) => ({ row: 1 + Math.floor(n / 5), column: 1 + n % 5, x: REACH, y: REACH, depth: REACH, size: 0.4, face: { out: n % 3, sigma: 1 } })),
-  gap: { x: 2, y: 2 }, tolerance: 0.5,
+  screens: Array.from({ length: 25 }, (_, n) => ({
+    row: 1 + Math.floor(n / 5),
+    column: 1 + (n % 5),
+    x: REACH,
+    y: REACH,
+    depth: REACH,
+    size: 0.4,
+    face: { out: n % 3, sigma: 1 },
+  })),
+  gap: { x: 2, y: 2 },
+  tolerance: 0.5,
 }
 
 /**
@@ -56,12 +65,27 @@ export async function truing(): Promise<Row[]> {
   const times: number[] = []
   for (let seed = 1; seed <= 5; seed++) {
     const luck = chance(seed)
-    const read = (target: number) => plan.positions.flatMap(({ row, column }) => (Object.keys(SEAMS) as (keyof typeof SEAMS)[]).flatMap((end) => {
-      const [down, across] = SEAMS[end]
-      const other = plan.positions.find(each => each.row === row + down && each.column === column + across)
-      return other ? [{ between: [`r${row}c${column}`, `r${other.row}c${other.column}`], end, mm: target + luck.off(1) }] : []
-    }))
-    const entry = { id: 's', at: '2026-11-20T09:00:00Z', by: 'Isla', wall: wall!.id, kind: 'seams', array: plan.id, round: 1, gaps: read(0.6).map(each => ({ ...each, mm: Math.max(0, each.mm) })), steps: read(0) } as LogEntry
+    const read = (target: number) =>
+      plan.positions.flatMap(({ row, column }) =>
+        (Object.keys(SEAMS) as (keyof typeof SEAMS)[]).flatMap((end) => {
+          const [down, across] = SEAMS[end]
+          const other = plan.positions.find(each => each.row === row + down && each.column === column + across)
+          return other
+            ? [{ between: [`r${row}c${column}`, `r${other.row}c${other.column}`], end, mm: target + luck.off(1) }]
+            : []
+        }),
+      )
+    const entry = {
+      id: 's',
+      at: '2026-11-20T09:00:00Z',
+      by: 'Isla',
+      wall: wall!.id,
+      kind: 'seams',
+      array: plan.id,
+      round: 1,
+      gaps: read(0.6).map(each => ({ ...each, mm: Math.max(0, each.mm) })),
+      steps: read(0),
+    } as LogEntry
     const from = performance.now()
     align(wall!.arrays[0]!, plan, wall!, [entry], { catalogue: job.catalogue, rules: {} }, solve)
     times.push(performance.now() - from)
@@ -69,10 +93,20 @@ export async function truing(): Promise<Row[]> {
   const from = performance.now()
   study(STUDIED, { marking: 1, drilling: 1, slack: 1, size: 1, faces: 1 }, 10_000, 1)
   const took = performance.now() - from
-  return [atMost('Turns of 10 × 10 worked out, median', middle(times), 1_000, 'ms'), atMost('Study of 5 × 5, 10,000 trials, both ways, five causes, four changes', took, 3_000, 'ms')]
+  return [
+    atMost('Turns of 10 × 10 worked out, median', middle(times), 1_000, 'ms'),
+    atMost('Study of 5 × 5, 10,000 trials, both ways, five causes, four changes', took, 3_000, 'ms'),
+  ]
 }
 
 /** How many of so many walls 3 × 3 are closed after two rounds. */
 export async function closing(walls: number): Promise<Row[]> {
-  return [atLeast(`3 × 3 closed within 0.3 mm in two rounds, of ${walls} walls`, closedInTwoRounds(walls, await linearSolver()), 95, '%')]
+  return [
+    atLeast(
+      `3 × 3 closed within 0.3 mm in two rounds, of ${walls} walls`,
+      closedInTwoRounds(walls, await linearSolver()),
+      95,
+      '%',
+    ),
+  ]
 }

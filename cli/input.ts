@@ -5,7 +5,11 @@ import { Refused } from './verb'
 /** Standard input, as a file is named on the command line. */
 const STDIN = '-'
 
-const WHY: Record<string, string> = { ENOENT: 'the file does not exist', EISDIR: 'it is a folder', EACCES: 'permission denied' }
+const WHY: Record<string, string> = {
+  ENOENT: 'the file does not exist',
+  EISDIR: 'it is a folder',
+  EACCES: 'permission denied',
+}
 
 /** The text of a file, or of standard input for `-`; a byte order mark is passed over. @throws Refused */
 function textOf(file: string): string {
@@ -18,7 +22,8 @@ function textOf(file: string): string {
     const { code = '', message } = error as NodeJS.ErrnoException
     throw new Refused(`${name} cannot be read: ${WHY[code] ?? message}`)
   }
-  if ((bytes[0] === 0xFF && bytes[1] === 0xFE) || (bytes[0] === 0xFE && bytes[1] === 0xFF)) throw new Refused(`${name} is UTF-16; a job file is UTF-8. Save it as UTF-8.`)
+  if ((bytes[0] === 0xff && bytes[1] === 0xfe) || (bytes[0] === 0xfe && bytes[1] === 0xff))
+    throw new Refused(`${name} is UTF-16; a job file is UTF-8. Save it as UTF-8.`)
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
   }

@@ -19,7 +19,14 @@ const folder = mkdtempSync(join(tmpdir(), 'wt-'))
  * packages.
  */
 const COMMAND = 'node_modules/.cache/wt-test.mjs'
-buildSync({ entryPoints: ['cli/wt.ts'], outfile: COMMAND, bundle: true, platform: 'node', format: 'esm', packages: 'external' })
+buildSync({
+  entryPoints: ['cli/wt.ts'],
+  outfile: COMMAND,
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  packages: 'external',
+})
 /** What a command line comes to; asked here, as starting it takes longer than most of what it does. */
 async function wt(...args: string[]) {
   const answer = await answerTo(args)
@@ -69,7 +76,14 @@ describe('a revision that the log names and the file lacks', { timeout: 90_000 }
 })
 
 describe('wt log verify', { timeout: 90_000 }, () => {
-  const remark = { id: 'l1', at: '2026-11-12T09:00:00Z', by: 'Isla', wall: 'w1', kind: 'remark', note: 'dusty' } as const
+  const remark = {
+    id: 'l1',
+    at: '2026-11-12T09:00:00Z',
+    by: 'Isla',
+    wall: 'w1',
+    kind: 'remark',
+    note: 'dusty',
+  } as const
   const logFile = (name: string, ...log: object[]) => jobFile(name, { ...exampleJob(), log })
   const first = chained(remark, EMPTY_CHAIN)
 
@@ -107,12 +121,31 @@ describe('wt plan', { timeout: 90_000 }, () => {
     const { status, stdout, stderr } = await wt('plan', jobFile('good.json', exampleJob()))
     expect([status, stderr]).toEqual([0, ''])
     const printed = JSON.parse(stdout)
-    expect(printed).toMatchObject({ format: 'wide-trellis-plan', version: 1, walls: [{ id: 'w1', findings: [{ code: 'loaded-edge-too-near', severity: 'caution' }, { code: 'fastener-much-used' }], members: [{ centre: 1900, width: 38, sd: 0, kind: 'single', source: 'observed' }, {}, {}, {}, {}, {}] }] })
+    expect(printed).toMatchObject({
+      format: 'wide-trellis-plan',
+      version: 1,
+      walls: [
+        {
+          id: 'w1',
+          findings: [{ code: 'loaded-edge-too-near', severity: 'caution' }, { code: 'fastener-much-used' }],
+          members: [{ centre: 1900, width: 38, sd: 0, kind: 'single', source: 'observed' }, {}, {}, {}, {}, {}],
+        },
+      ],
+    })
     const [array] = printed.walls[0].arrays
     expect(array).toMatchObject({ id: 'a1', imageGap: { x: 2, y: 2 }, shift: { x: 0, y: 0 } })
     expect(array.positions[0]).toMatchObject({ row: 1, column: 1, mount: { lateralShift: 0, held: true } })
     expect(array.positions[0].mount.x).toBeCloseTo(2078, 9)
-    expect(array.positions[0].holes[1]).toMatchObject({ id: 'a1-r1c1-top-2', row: 'top', slot: 1, x: 2300, member: 1, fastener: 'lag', bit: 6.5, depth: 74 })
+    expect(array.positions[0].holes[1]).toMatchObject({
+      id: 'a1-r1c1-top-2',
+      row: 'top',
+      slot: 1,
+      x: 2300,
+      member: 1,
+      fastener: 'lag',
+      bit: 6.5,
+      depth: 74,
+    })
   })
 
   it('prints a plan that has stops, with the sentences in the site’s unit', async () => {
@@ -154,7 +187,13 @@ describe('wt plan', { timeout: 90_000 }, () => {
 describe('wt', { timeout: 90_000 }, () => {
   const piped = (input: string | Buffer, ...args: string[]) => {
     const { status, stdout, stderr } = spawnSync(process.execPath, [COMMAND, ...args], { input })
-    return { status, stdout: String(stdout), said: String(stderr).split('\n').filter(line => line && !line.startsWith('npm warn')) }
+    return {
+      status,
+      stdout: String(stdout),
+      said: String(stderr)
+        .split('\n')
+        .filter(line => line && !line.startsWith('npm warn')),
+    }
   }
   const text = JSON.stringify(exampleJob())
 
@@ -189,13 +228,21 @@ describe('wt', { timeout: 90_000 }, () => {
   })
 
   it('refuses a file of thousands of faults with a hundred of them, and no stack', async () => {
-    const { status, said } = piped(JSON.stringify({ ...exampleJob(), log: Array.from({ length: 20_000 }, () => ({})) }), 'plan', '-')
+    const { status, said } = piped(
+      JSON.stringify({ ...exampleJob(), log: Array.from({ length: 20_000 }, () => ({})) }),
+      'plan',
+      '-',
+    )
     expect([status, said.length]).toEqual([2, 100])
     expect(said.join()).not.toMatch(/\bat .*\.ts:\d/)
   })
 
   it('says more of each verb', async () => {
-    expect(piped('', 'plan', '--help')).toMatchObject({ status: 0, said: [], stdout: expect.stringMatching('^wt plan') })
+    expect(piped('', 'plan', '--help')).toMatchObject({
+      status: 0,
+      said: [],
+      stdout: expect.stringMatching('^wt plan'),
+    })
     for (const verb of [['log', 'verify'], ['schema'], ['fields']]) {
       const stdout = expect.stringMatching(`^wt ${verb.join(' ')}`)
       expect(await wt(...verb, '--help')).toMatchObject({ status: 0, stdout })
@@ -211,21 +258,42 @@ describe('wt', { timeout: 90_000 }, () => {
 describe('wt sheet', { timeout: 90_000 }, () => {
   it('draws the sheet of a wall to a file, in the paper and the kind that are asked for, as another program reads it', async () => {
     const out = join(folder, 'sheet.pdf')
-    expect(await wt('sheet', 'demo/holm-point.json', '--wall', 'ticket-hall', '--paper', 'a2', '--out', out))
-      .toEqual({ status: 0, stdout: '', stderr: '' })
+    expect(await wt('sheet', 'demo/holm-point.json', '--wall', 'ticket-hall', '--paper', 'a2', '--out', out)).toEqual({
+      status: 0,
+      stdout: '',
+      stderr: '',
+    })
     const bytes = readFileSync(out)
-    expect(/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(bytes.toString('latin1'))!.slice(1).map(Number)).toEqual([expect.closeTo(594 * 72 / 25.4, 1), expect.closeTo(420 * 72 / 25.4, 1)])
+    expect(/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(bytes.toString('latin1'))!.slice(1).map(Number)).toEqual([
+      expect.closeTo((594 * 72) / 25.4, 1),
+      expect.closeTo((420 * 72) / 25.4, 1),
+    ])
     const text = (await pdfText(bytes)).flat().join(' ')
-    for (const part of ['Holm Point · Ticket hall, east wall', 'on A2', 'R1 C1 box b11', 'Bore through top or bottom plate']) expect(text).toContain(part)
+    for (const part of [
+      'Holm Point · Ticket hall, east wall',
+      'on A2',
+      'R1 C1 box b11',
+      'Bore through top or bottom plate',
+    ])
+      expect(text).toContain(part)
     const { stdout } = await wt('sheet', jobFile('one.json', exampleJob()), '--as', 'json')
-    expect(JSON.parse(stdout).marks.find(({ id }: { id: string }) => id === 'a1-r1c1-top-1'))
-      .toMatchObject({ running: 1900, kind: 'hole' })
+    expect(JSON.parse(stdout).marks.find(({ id }: { id: string }) => id === 'a1-r1c1-top-1')).toMatchObject({
+      running: 1900,
+      kind: 'hole',
+    })
   })
 
   it.each<[string[], RegExp]>([
-    [['demo/holm-point.json'], /has 2 walls; choose one with --wall: ticket-hall, cafe/], [['demo/holm-point.json', '--wall', 'attic'], /no wall “attic”/],
-    [['demo/holm-point.json', '--wall', 'cafe', '--as', 'poem'], /--as must be one of pdf, svg, dxf, csv, json, not “poem”/], [['demo/holm-point.json', '--wall'], /--wall needs a value/],
-    [['demo/holm-point.json', '--wall', 'cafe', '--out', '/no/such/folder/x.pdf'], /cannot be written/], [['demo/holm-point.json', '--colour', 'red'], /does not take “--colour”/], [[], /needs the name of a job file/],
+    [['demo/holm-point.json'], /has 2 walls; choose one with --wall: ticket-hall, cafe/],
+    [['demo/holm-point.json', '--wall', 'attic'], /no wall “attic”/],
+    [
+      ['demo/holm-point.json', '--wall', 'cafe', '--as', 'poem'],
+      /--as must be one of pdf, svg, dxf, csv, json, not “poem”/,
+    ],
+    [['demo/holm-point.json', '--wall'], /--wall needs a value/],
+    [['demo/holm-point.json', '--wall', 'cafe', '--out', '/no/such/folder/x.pdf'], /cannot be written/],
+    [['demo/holm-point.json', '--colour', 'red'], /does not take “--colour”/],
+    [[], /needs the name of a job file/],
   ])('%j is refused in words', async (args, words) => {
     const { status, stderr } = await wt('sheet', ...args)
     expect([status, stderr]).toEqual([2, expect.stringMatching(words)])
@@ -273,19 +341,46 @@ describe('wt align and study', { timeout: 90_000 }, () => {
     const job = demoJob('holm-point')
     expect(JSON.parse((await wt('align', jobFile('unread.json', writeJob(job)))).stdout))
       .toEqual({ format: 'wide-trellis-align', version: 1, arrays: [] })
-    job.log.push({ id: 's1', at: '2026-11-20T09:00:00Z', by: 'Isla Brandt', wall: 'ticket-hall', kind: 'seams', array: 'departures', round: 1, gaps: [{ between: ['r1c1', 'r1c2'], end: 'top', mm: 1.83 }, { between: ['r1c1', 'r1c2'], end: 'bottom', mm: 0.6 }] })
+    job.log.push({
+      id: 's1',
+      at: '2026-11-20T09:00:00Z',
+      by: 'Isla Brandt',
+      wall: 'ticket-hall',
+      kind: 'seams',
+      array: 'departures',
+      round: 1,
+      gaps: [
+        { between: ['r1c1', 'r1c2'], end: 'top', mm: 1.83 },
+        { between: ['r1c1', 'r1c2'], end: 'bottom', mm: 0.6 },
+      ],
+    })
     const file = jobFile('read.json', writeJob(job))
-    const [rounded, exact] = [JSON.parse((await wt('align', file)).stdout).arrays[0], JSON.parse((await wt('align', file, '--exact')).stdout).arrays[0]]
+    const [rounded, exact] = [
+      JSON.parse((await wt('align', file)).stdout).arrays[0],
+      JSON.parse((await wt('align', file, '--exact')).stdout).arrays[0],
+    ]
     expect(exact)
       .toMatchObject({ closes: true, before: { gap: expect.closeTo(1.23, 6) }, after: { gap: expect.closeTo(0, 5) } })
     expect(rounded.closes).toBe(true)
-    for (const { turns } of rounded.moves.filter(({ turns }: { turns?: number }) => turns !== undefined)) expect(8 * turns).toBeCloseTo(Math.round(8 * turns), 9)
+    for (const { turns } of rounded.moves.filter(({ turns }: { turns?: number }) => turns !== undefined))
+      expect(8 * turns).toBeCloseTo(Math.round(8 * turns), 9)
   })
 
   it('say how often the seams would close, alike for the same seed', async () => {
     const file = jobFile('study.json', writeJob(demoJob('holm-point')))
     const { stdout } = await wt('study', file, '--trials', '100', '--seed', '3', '--array', 'departures')
-    expect(JSON.parse(stdout)).toMatchObject({ format: 'wide-trellis-study', version: 1, arrays: [{ wall: 'ticket-hall', id: 'departures', running: { p: expect.any(Number) }, causes: expect.arrayContaining([{ cause: 'size', p: expect.any(Number) }]) }] })
+    expect(JSON.parse(stdout)).toMatchObject({
+      format: 'wide-trellis-study',
+      version: 1,
+      arrays: [
+        {
+          wall: 'ticket-hall',
+          id: 'departures',
+          running: { p: expect.any(Number) },
+          causes: expect.arrayContaining([{ cause: 'size', p: expect.any(Number) }]),
+        },
+      ],
+    })
     expect((await wt('study', file, '--trials', '100', '--seed', '3', '--array', 'departures')).stdout).toBe(stdout)
     expect(await wt('study', file, '--trials', 'many'))
       .toMatchObject({ status: 2, stderr: expect.stringContaining('--trials must be a whole number') })

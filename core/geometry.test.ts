@@ -3,7 +3,12 @@ import { describe, expect, it } from 'vitest'
 import { centreOf, meets, nearestIn, overlaps, type Rect } from './geometry'
 
 const mm = fc.double({ min: -5_000, max: 5_000, noNaN: true })
-const rect = fc.record({ x: mm, y: mm, width: fc.double({ min: 1, max: 900, noNaN: true }), height: fc.double({ min: 1, max: 900, noNaN: true }) })
+const rect = fc.record({
+  x: mm,
+  y: mm,
+  width: fc.double({ min: 1, max: 900, noNaN: true }),
+  height: fc.double({ min: 1, max: 900, noNaN: true }),
+})
 
 describe('stretches of a wall', () => {
   it('meet when they share a point', () => {
@@ -13,12 +18,20 @@ describe('stretches of a wall', () => {
   })
 
   it('have a nearest point that no other point of theirs beats', () => {
-    fc.assert(fc.property(mm, fc.double({ min: 0, max: 900, noNaN: true }), mm, fc.double({ min: 0, max: 1, noNaN: true }), (from, length, x, share) => {
-      const nearest = nearestIn({ from, to: from + length }, x)
-      expect(nearest).toBeGreaterThanOrEqual(from)
-      expect(nearest).toBeLessThanOrEqual(from + length)
-      expect(Math.abs(nearest - x)).toBeLessThanOrEqual(Math.abs(from + share * length - x) + 1e-9)
-    }))
+    fc.assert(
+      fc.property(
+        mm,
+        fc.double({ min: 0, max: 900, noNaN: true }),
+        mm,
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (from, length, x, share) => {
+          const nearest = nearestIn({ from, to: from + length }, x)
+          expect(nearest).toBeGreaterThanOrEqual(from)
+          expect(nearest).toBeLessThanOrEqual(from + length)
+          expect(Math.abs(nearest - x)).toBeLessThanOrEqual(Math.abs(from + share * length - x) + 1e-9)
+        },
+      ),
+    )
   })
 })
 

@@ -27,9 +27,20 @@ export function overlaps(a: Rect, b: Rect): boolean {
   return a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height
 }
 
+/** Whether a rectangle lies in another, but for a slack, mm. */
+export function contains(outer: Rect, { x, y, width, height }: Rect, slack = 1e-6): boolean {
+  return x >= outer.x - slack && x + width <= outer.x + outer.width + slack
+    && y >= outer.y - slack && y + height <= outer.y + outer.height + slack
+}
+
 /** The part that two rectangles share, or nothing where they only touch. */
 export function sharedBy(a: Rect, b: Rect): Rect | undefined {
   if (!overlaps(a, b)) return undefined
   const [x, y] = [Math.max(a.x, b.x), Math.max(a.y, b.y)]
-  return { x, y, width: Math.min(a.x + a.width, b.x + b.width) - x, height: Math.min(a.y + a.height, b.y + b.height) - y }
+  return {
+    x,
+    y,
+    width: Math.min(a.x + a.width, b.x + b.width) - x,
+    height: Math.min(a.y + a.height, b.y + b.height) - y,
+  }
 }

@@ -37,7 +37,9 @@ export function union(stretches: Interval[]): Interval[] {
 
 /** The parts of some stretches that lie within another. */
 export function clip({ from, to }: Interval, stretches: Interval[]): Interval[] {
-  return stretches.map(stretch => ({ from: Math.max(stretch.from, from), to: Math.min(stretch.to, to) })).filter(part => part.to >= part.from)
+  return stretches
+    .map(stretch => ({ from: Math.max(stretch.from, from), to: Math.min(stretch.to, to) }))
+    .filter(part => part.to >= part.from)
 }
 
 /** What is left of some stretches without others; the ends of what is taken away stay. */

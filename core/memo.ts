@@ -14,10 +14,15 @@ export function memoize<Key, T>(answer: (key: Key) => T): (key: Key) => T {
  * A function of things that are never changed in place: asked again about the very same ones, it gives the answer
  * that it gave. The last `most` answers are remembered.
  */
-export function remember<Args extends unknown[], Answer>(most: number, answer: (...args: Args) => Answer): (...args: Args) => Answer {
+export function remember<Args extends unknown[], Answer>(
+  most: number,
+  answer: (...args: Args) => Answer,
+): (...args: Args) => Answer {
   const known: { args: Args, answer: Answer }[] = []
   return (...args) => {
-    const at = known.findIndex(each => each.args.length === args.length && each.args.every((arg, n) => Object.is(arg, args[n])))
+    const at = known.findIndex(
+      each => each.args.length === args.length && each.args.every((arg, n) => Object.is(arg, args[n])),
+    )
     const found = at < 0 ? { args, answer: answer(...args) } : known.splice(at, 1)[0]!
     known.unshift(found)
     if (known.length > most) known.pop()

@@ -20,7 +20,11 @@ const fail = (message) => {
   process.exit(1)
 }
 
-const filesIn = folder => readdirSync(folder, { recursive: true, withFileTypes: true }).filter(entry => entry.isFile()).map(entry => relative(folder, join(entry.parentPath ?? entry.path, entry.name))).sort()
+const filesIn = folder =>
+  readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter(entry => entry.isFile())
+    .map(entry => relative(folder, join(entry.parentPath ?? entry.path, entry.name)))
+    .sort()
 const digestOf = path => createHash('sha256').update(readFileSync(path)).digest('hex')
 
 /** What is wrong with a database file; empty where nothing is. */
@@ -28,7 +32,10 @@ function damageIn(file) {
   const db = new SQLite(file, { readonly: true })
   try {
     const [{ integrity_check: said }] = db.pragma('integrity_check')
-    return [...said === 'ok' ? [] : [said], ...db.pragma('foreign_key_check').length > 0 ? ['rows without what they belong to'] : []].join('; ')
+    return [
+      ...(said === 'ok' ? [] : [said]),
+      ...(db.pragma('foreign_key_check').length > 0 ? ['rows without what they belong to'] : []),
+    ].join('; ')
   }
   finally {
     db.close()
@@ -50,7 +57,10 @@ function headsIn(file) {
 }
 
 /** The folders of the firms of a data folder: itself, and those within it. */
-const firmsIn = data => ['.', ...existsSync(join(data, 'firms')) ? readdirSync(join(data, 'firms')).map(firm => join('firms', firm)) : []]
+const firmsIn = data => [
+  '.',
+  ...(existsSync(join(data, 'firms')) ? readdirSync(join(data, 'firms')).map(firm => join('firms', firm)) : []),
+]
 
 /** Copies a database by SQLite's own backup, which a server at work does not disturb. */
 async function copyDatabase(from, to) {
@@ -66,21 +76,29 @@ async function copyDatabase(from, to) {
  * Copies accounts and the databases of all firms, then the pictures and files, which never change once they are there.
  */
 async function backUp(data, to) {
-  if (![DATABASE, ACCOUNTS].some(name => existsSync(join(data, name)))) fail(`${data} has no ${DATABASE}. Set WT_DATA to the server's data folder.`)
+  if (![DATABASE, ACCOUNTS].some(name => existsSync(join(data, name))))
+    fail(`${data} has no ${DATABASE}. Set WT_DATA to the server's data folder.`)
   if (existsSync(to)) fail(`${to} is there already. Name a folder that is not.`)
   const part = `${to}.part`
   rmSync(part, { recursive: true, force: true })
   mkdirSync(part, { recursive: true })
-  const databases = [ACCOUNTS, ...firmsIn(data).map(firm => join(firm, DATABASE))].filter(file => existsSync(join(data, file)))
+  const databases = [ACCOUNTS, ...firmsIn(data).map(firm => join(firm, DATABASE))].filter(file =>
+    existsSync(join(data, file)),
+  )
   for (const file of databases) await copyDatabase(join(data, file), join(part, file))
-  for (const kept of firmsIn(data).flatMap(firm => [join(firm, 'photos'), join(firm, 'files')])) if (existsSync(join(data, kept))) cpSync(join(data, kept), join(part, kept), { recursive: true, filter: path => !path.endsWith('.part') })
+  for (const kept of firmsIn(data).flatMap(firm => [join(firm, 'photos'), join(firm, 'files')]))
+    if (existsSync(join(data, kept)))
+      cpSync(join(data, kept), join(part, kept), { recursive: true, filter: path => !path.endsWith('.part') })
   const files = Object.fromEntries(filesIn(part).map(file => [file, digestOf(join(part, file))]))
   const ofFirms = databases.filter(file => file !== ACCOUNTS)
   const heads = Object.fromEntries(ofFirms.map(file => [file, headsIn(join(part, file))]))
   const note = { format: FORMAT, version: 1, at: new Date().toISOString(), heads, files }
   writeFileSync(join(part, 'backup.json'), JSON.stringify(note, null, 2))
   renameSync(part, to)
-  console.log(`${to}: ${databases.length} databases and ${Object.keys(files).length - databases.length} pictures and other files. Keep it on another disk.`)
+  console.log(
+    `${to}: ${databases.length} databases and ${Object.keys(files).length - databases.length} pictures and other `
+    + `files. Keep it on another disk.`,
+  )
 }
 
 /** The files of a backup, each as it was when it was made. */
@@ -91,8 +109,11 @@ function checked(from) {
   if (format !== FORMAT) fail(`${from} is no backup of Wide Trellis.`)
   const astray = Object.keys(files).find(file => isAbsolute(file) || normalize(file).split(sep).includes('..'))
   if (astray !== undefined) fail(`${from} is no backup: “${astray}” is not within it. Nothing was restored.`)
-  const changed = Object.entries(files).filter(([file, digest]) => !existsSync(join(from, file)) || digestOf(join(from, file)) !== digest).map(([file]) => file)
-  if (changed.length > 0) fail(`${from} is not as it was made: ${changed.slice(0, 5).join(', ')}. Nothing was restored.`)
+  const changed = Object.entries(files)
+    .filter(([file, digest]) => !existsSync(join(from, file)) || digestOf(join(from, file)) !== digest)
+    .map(([file]) => file)
+  if (changed.length > 0)
+    fail(`${from} is not as it was made: ${changed.slice(0, 5).join(', ')}. Nothing was restored.`)
   return Object.keys(files)
 }
 
@@ -127,7 +148,9 @@ function restore(from, data) {
   if (aside) renameSync(data, aside)
   renameSync(incoming, data)
   rmSync(under)
-  console.log(`${data} is as ${from} has it.${aside ? ` What was there is in ${aside}.` : ''} Everybody signs in again.`)
+  console.log(
+    `${data} is as ${from} has it.${aside ? ` What was there is in ${aside}.` : ''} Everybody signs in again.`,
+  )
 }
 
 const [verb, folder] = process.argv.slice(2)

@@ -67,7 +67,8 @@ const NATIVE = join('node_modules', 'better-sqlite3', 'build', 'Release', 'bette
 function isInstalled() {
   const hidden = at('node_modules', '.package-lock.json')
   if (!existsSync(hidden) || !existsSync(at(NATIVE))) return false
-  const packages = file => Object.entries(JSON.parse(readFileSync(file, 'utf8')).packages).filter(([path]) => path !== '')
+  const packages = file =>
+    Object.entries(JSON.parse(readFileSync(file, 'utf8')).packages).filter(([path]) => path !== '')
   const there = new Map(packages(hidden).map(([path, { version }]) => [path, version]))
   return packages(at('package-lock.json')).every(([path, { version, optional }]) =>
     there.get(path) === version || (optional && !there.has(path)))
@@ -159,9 +160,16 @@ export async function untilAnswering(server, address, seconds = 90) {
  * @returns the session, as a cookie
  */
 export async function cookieOf(address, person = 'Isla Brandt') {
-  const answer = await fetch(`${address}/api/session/demo`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ person }) })
+  const answer = await fetch(`${address}/api/session/demo`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ person }),
+  })
   if (!answer.ok) throw new Error(`Nobody goes in as ${person}: ${await answer.text()}`)
-  return answer.headers.getSetCookie().map(cookie => cookie.split(';')[0]).find(cookie => cookie.startsWith('wide-trellis='))
+  return answer.headers
+    .getSetCookie()
+    .map(cookie => cookie.split(';')[0])
+    .find(cookie => cookie.startsWith('wide-trellis='))
 }
 
 /**

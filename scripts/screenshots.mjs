@@ -87,6 +87,8 @@ for (const [name, [address, prepare, viewport = { width: 1280, height: 800 }]] o
   await page.locator('h1').first().waitFor()
   // An open wall hears from the server all the while, so that the network is never idle.
   await page.waitForTimeout(1_500)
+  // A wall says so once it can be worked without signal.
+  if (address.includes('/walls/')) await page.getByTestId('at-hand').waitFor({ state: 'attached' })
   if (inches) await page.getByTestId('units').first().click({ timeout: 2000 }).catch(() => {})
   await prepare?.(page)
   await page.waitForTimeout(800)

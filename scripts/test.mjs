@@ -19,10 +19,16 @@ function installChromium() {
   const root = process.getuid?.() === 0
   const sudo = !root && spawnSync('sudo', ['-n', 'true']).status === 0
   if (!root && !sudo) {
-    console.error('The journeys need Chromium. Install it (Debian: apt-get install chromium-headless-shell), or name it in CHROMIUM.')
+    console.error(
+      'The journeys need Chromium. Install it (Debian: apt-get install chromium-headless-shell), or name it in '
+      + 'CHROMIUM.',
+    )
     process.exit(1)
   }
-  const apt = args => run(`apt-get ${args.join(' ')}`, root ? 'apt-get' : 'sudo', root ? args : ['-n', 'apt-get', ...args], { DEBIAN_FRONTEND: 'noninteractive' })
+  const apt = args =>
+    run(`apt-get ${args.join(' ')}`, root ? 'apt-get' : 'sudo', root ? args : ['-n', 'apt-get', ...args], {
+      DEBIAN_FRONTEND: 'noninteractive',
+    })
   apt(['update'])
   apt(['install', '-y', 'chromium-headless-shell'])
 }

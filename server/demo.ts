@@ -53,7 +53,10 @@ export function seedCatalogue(db: Database): void {
 /** Loads the demo’s sites into a database that has none, and tells whether it had. */
 export function seedDemo(db: Database): boolean {
   if (listSites(db).length > 0) return false
-  const jobs = readdirSync(folder()).filter(name => name.endsWith('.json') && name !== 'catalogue.json' && name !== 'programme.json').sort().map(file => readJob(readFileSync(join(folder(), file), 'utf8')))
+  const jobs = readdirSync(folder())
+    .filter(name => name.endsWith('.json') && name !== 'catalogue.json' && name !== 'programme.json')
+    .sort()
+    .map(file => readJob(readFileSync(join(folder(), file), 'utf8')))
   atomically(db, () => {
     for (const job of jobs) importDemo(db, withFrozen(job), 'Demo', new Date().toISOString())
   })
@@ -64,7 +67,13 @@ export function seedDemo(db: Database): boolean {
 export async function seedFiles(db: Database, firm: string, at: string): Promise<void> {
   const sites = join(folder(), 'files')
   for (const site of existsSync(sites) ? readdirSync(sites).sort() : []) {
-    for (const name of readdirSync(join(sites, site)).sort()) addFile(db, site, { file: await keepFile(firm, site, name, readFileSync(join(sites, site, name))), name, by: 'Isla Brandt', at })
+    for (const name of readdirSync(join(sites, site)).sort())
+      addFile(db, site, {
+        file: await keepFile(firm, site, name, readFileSync(join(sites, site, name))),
+        name,
+        by: 'Isla Brandt',
+        at,
+      })
   }
 }
 
@@ -74,10 +83,17 @@ export async function seedFiles(db: Database, firm: string, at: string): Promise
  *
  * @param idOf the id of a person of the firm by his name
  */
-export async function seedProgramme(db: Database, idOf: (name: string) => string | undefined, now: Date): Promise<void> {
+export async function seedProgramme(
+  db: Database,
+  idOf: (name: string) => string | undefined,
+  now: Date,
+): Promise<void> {
   if (readProgramme(db).version > 0) return
   const given = JSON.parse(readFileSync(join(folder(), 'programme.json'), 'utf8')) as Settings
-  const settings = { ...given, crews: given.crews.map(crew => ({ ...crew, people: crew.people.flatMap(name => idOf(name) ?? []) })) }
+  const settings = {
+    ...given,
+    crews: given.crews.map(crew => ({ ...crew, people: crew.people.flatMap(name => idOf(name) ?? []) })),
+  }
   const { version } = saveSettings(db, settings, 0)
   await refreshStates(db, pages => Promise.resolve(wallState(JSON.parse([...pages].join('')) as Job)))
   const plan = (walls: WallOfProgramme[], samples: Sample[], at: string) => {
@@ -93,9 +109,24 @@ export async function seedProgramme(db: Database, idOf: (name: string) => string
       if (!issued || ofKind(log, 'signed').length === 0) continue
       const { at } = issued
       const { work, stops, samples } = wallState({ ...job, walls: [wall], log: log.filter(entry => entry.at <= at) })
-      plan([{ site, id: wall.id, name: wall.name, work, stops: stops.length, issued: true }], samples, new Date(at).toISOString())
+      plan(
+        [{ site, id: wall.id, name: wall.name, work, stops: stops.length, issued: true }],
+        samples,
+        new Date(at).toISOString(),
+      )
     }
   }
   const walls = listWalls(db, () => () => true, { work: true })
-  plan(walls.map(({ site, id, name, state, work }) => ({ site, id, name, stops: state!.stops.length, issued: state!.revision !== undefined, work: work!.work })), walls.flatMap(({ work }) => work!.samples), now.toISOString())
+  plan(
+    walls.map(({ site, id, name, state, work }) => ({
+      site,
+      id,
+      name,
+      stops: state!.stops.length,
+      issued: state!.revision !== undefined,
+      work: work!.work,
+    })),
+    walls.flatMap(({ work }) => work!.samples),
+    now.toISOString(),
+  )
 }

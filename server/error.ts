@@ -28,5 +28,10 @@ export default function answerError(error: H3Error, event: H3Event) {
   if (status === 503 || status === 429) setResponseHeader(event, 'retry-after', retryAfter ?? 5)
   setResponseStatus(event, status)
   setResponseHeader(event, 'content-type', 'application/json; charset=utf-8')
-  return send(event, JSON.stringify(foreseen ?? { error: { code: status === 404 ? 'not-found' : 'error', message } } satisfies ApiErrorBody))
+  return send(
+    event,
+    JSON.stringify(
+      foreseen ?? ({ error: { code: status === 404 ? 'not-found' : 'error', message } } satisfies ApiErrorBody),
+    ),
+  )
 }

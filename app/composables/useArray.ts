@@ -8,10 +8,15 @@ export const useArray = createSharedComposable(() => {
   const array = computed(() => store.array)
   const display = computed(() => store.catalogue.displays.find(({ id }) => id === array.value?.display))
   const mount = computed(() => store.catalogue.mounts.find(({ id }) => id === array.value?.mount))
-  const arrangement = computed(() => array.value && store.shown ? arrange(array.value, store.catalogue.displays, store.shown) : undefined)
+  const arrangement = computed(() =>
+    array.value && store.shown ? arrange(array.value, store.catalogue.displays, store.shown) : undefined,
+  )
   const { selectedOf } = useSelection()
   /** The screen of this array that is chosen. */
-  const cell = computed(() => arrangement.value?.cells.find(({ row, column }) => selectedOf('screen') === screenId(array.value!, row, column)))
-  const edit = (label: string, recipe: (array: ScreenArray) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id)))
+  const cell = computed(() =>
+    arrangement.value?.cells.find(({ row, column }) => selectedOf('screen') === screenId(array.value!, row, column)),
+  )
+  const edit = (label: string, recipe: (array: ScreenArray) => void) =>
+    store.edit(label, wall => recipe(arrayOf(wall, array.value!.id)))
   return { array, display, mount, arrangement, cell, edit }
 })

@@ -7,10 +7,26 @@ export function useChart() {
     void preferences.theme.value
     const style = getComputedStyle(document.documentElement)
     const of = (name: string) => style.getPropertyValue(`--color-${name}`).trim()
-    return { ink: of('ink'), soft: of('ink-soft'), hair: of('hair'), good: of('good'), chalk: of('chalk'), flag: of('flag'), stop: of('stop'), caution: of('caution') }
+    return {
+      ink: of('ink'),
+      soft: of('ink-soft'),
+      hair: of('hair'),
+      good: of('good'),
+      chalk: of('chalk'),
+      flag: of('flag'),
+      stop: of('stop'),
+      caution: of('caution'),
+    }
   })
   const base = computed(() => ({
-    chart: { toolbar: { show: false }, animations: { enabled: false }, zoom: { enabled: false }, fontFamily: 'inherit', foreColor: colours.value.ink, parentHeightOffset: 0 },
+    chart: {
+      toolbar: { show: false },
+      animations: { enabled: false },
+      zoom: { enabled: false },
+      fontFamily: 'inherit',
+      foreColor: colours.value.ink,
+      parentHeightOffset: 0,
+    },
     grid: { borderColor: colours.value.hair, padding: { left: 4, right: 8, top: -12, bottom: 0 } },
     dataLabels: { enabled: false },
     legend: { position: 'bottom' as const, fontSize: '11px', itemMargin: { horizontal: 6, vertical: 0 } },

@@ -2,7 +2,19 @@
 export interface Command {
   id: string
   title: string
-  group: 'Everywhere' | 'Go to' | 'Drawing' | 'Survey' | 'Arrange' | 'Mount' | 'Fix' | 'Wire' | 'Mark' | 'Hang' | 'True' | 'Close'
+  group:
+    | 'Everywhere'
+    | 'Go to'
+    | 'Drawing'
+    | 'Survey'
+    | 'Arrange'
+    | 'Mount'
+    | 'Fix'
+    | 'Wire'
+    | 'Mark'
+    | 'Hang'
+    | 'True'
+    | 'Close'
   /** Keys that do it, as `ctrl+z`, `arrowleft`, `?`. The first one is shown. */
   keys?: string[]
   run: () => void
@@ -32,7 +44,20 @@ export function pressOf({ key, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEve
 }
 
 const KEY_NAMES: Record<string, string> = {
-  arrowleft: '←', arrowright: '→', arrowup: '↑', arrowdown: '↓', pagedown: 'Page Down', pageup: 'Page Up', delete: 'Delete', backspace: 'Backspace', ctrl: 'Ctrl', alt: 'Alt', shift: 'Shift', space: 'Space', escape: 'Esc', enter: 'Enter',
+  arrowleft: '←',
+  arrowright: '→',
+  arrowup: '↑',
+  arrowdown: '↓',
+  pagedown: 'Page Down',
+  pageup: 'Page Up',
+  delete: 'Delete',
+  backspace: 'Backspace',
+  ctrl: 'Ctrl',
+  alt: 'Alt',
+  shift: 'Shift',
+  space: 'Space',
+  escape: 'Esc',
+  enter: 'Enter',
 }
 
 /** The caps of a key press, for showing. */
@@ -40,7 +65,8 @@ export const capsOf = (press: string): string[] => press.split('+').map(cap => K
 
 const typingIn = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
-const pressing = (target: EventTarget | null) => target instanceof HTMLElement && /^(BUTTON|A|SUMMARY)$/.test(target.tagName)
+const pressing = (target: EventTarget | null) =>
+  target instanceof HTMLElement && /^(BUTTON|A|SUMMARY)$/.test(target.tagName)
 
 /** Runs the command that a key press asks for, unless it is part of typing or of pressing a button. */
 export function runByKey(event: KeyboardEvent): void {

@@ -16,7 +16,8 @@ export function useDifference(from: () => string, to: () => string) {
   const { device } = useOutbox()
   const failed = ref('')
   const idOf = (letters: string) => store.revisions.findLast(({ revision }) => revision === letters)?.id
-  const planOf = (letters: string) => letters === MOMENT ? live.value : store.frozen.find(({ id }) => id === idOf(letters))?.plan
+  const planOf = (letters: string) =>
+    letters === MOMENT ? live.value : store.frozen.find(({ id }) => id === idOf(letters))?.plan
   watch([from, to], async (sides) => {
     failed.value = ''
     for (const letters of sides) {

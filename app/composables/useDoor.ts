@@ -31,7 +31,9 @@ export function useDoor() {
     }
     catch (error) {
       const refused = error as ApiError
-      faults.value = Object.fromEntries((refused.faults ?? []).map(({ path, message }) => [path.slice(2), `It ${message}.`]))
+      faults.value = Object.fromEntries(
+        (refused.faults ?? []).map(({ path, message }) => [path.slice(2), `It ${message}.`]),
+      )
       if (Object.keys(faults.value).length === 0) fault.value = refused.message
       return undefined
     }

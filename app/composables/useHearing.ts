@@ -5,9 +5,17 @@ import { useSpeechRecognition } from '@vueuse/core'
  * browser's own service, not by this product.
  */
 export function useHearing(heard: (said: string) => void) {
-  const { isSupported, isListening, isFinal, result, error, start, stop } = useSpeechRecognition({ continuous: false, interimResults: false, lang: 'en' })
+  const { isSupported, isListening, isFinal, result, error, start, stop } = useSpeechRecognition({
+    continuous: false,
+    interimResults: false,
+    lang: 'en',
+  })
   const listening = ref(false)
-  const fault = computed(() => error.value ? `Speech recognition failed: ${'error' in error.value ? error.value.error : error.value.message}.` : '')
+  const fault = computed(() =>
+    error.value
+      ? `Speech recognition failed: ${'error' in error.value ? error.value.error : error.value.message}.`
+      : '',
+  )
   // It ends after every sentence, or a silence: what was said is told then, the same figure twice too, and it begins
   // again.
   watch(isListening, async (now) => {

@@ -39,7 +39,10 @@ export function useModelChoice() {
     const current = new Set(offered(modelsOfKind(kind)).map(({ id }) => id))
     /** No longer offered by the firm; a model that the firm does not have came with a job file and can be used. */
     const gone = ({ id }: Model) => id !== used && !current.has(id) && modelsOfKind(kind).some(model => model.id === id)
-    return [...own(kind).filter(model => !gone(model)), ...modelsOfKind(kind).filter(({ id }) => current.has(id) && !ids.has(id))]
+    return [
+      ...own(kind).filter(model => !gone(model)),
+      ...modelsOfKind(kind).filter(({ id }) => current.has(id) && !ids.has(id)),
+    ]
   }
   function optionsOf(kind: ModelKind, used: string | undefined, suits: (model: Model) => boolean = () => true) {
     return offeredOf(kind, used).filter(model => model.id === used || suits(model))

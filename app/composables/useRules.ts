@@ -7,8 +7,12 @@ export interface ProposedRules { rules: Rules, walls: TouchedWall[], what: strin
 
 /** What is chosen otherwise, in words. */
 function changeOf(before: Rules, after: Rules): string {
-  const choices = HOUSE_RULES.filter(({ key }) => before[key] !== after[key]).map(rule => `${rule.title}: ${chosenOption(rule, after).name}`)
-  return [...choices, ...RULE_FIGURES.filter(({ key }) => before[key] !== after[key]).map(({ title }) => title)].join('; ')
+  const choices = HOUSE_RULES.filter(({ key }) => before[key] !== after[key]).map(
+    rule => `${rule.title}: ${chosenOption(rule, after).name}`,
+  )
+  return [...choices, ...RULE_FIGURES.filter(({ key }) => before[key] !== after[key]).map(({ title }) => title)].join(
+    '; ',
+  )
 }
 
 /**
@@ -30,7 +34,11 @@ export async function useRules<State extends { rules: Rules, version: number }>(
     says.value = ''
     proposed.value = undefined
     try {
-      proposed.value = { rules, what: changeOf(state.value!.rules, rules), walls: await api<TouchedWall[]>(`${save}/touched`, { method: 'POST', body: { rules } }) }
+      proposed.value = {
+        rules,
+        what: changeOf(state.value!.rules, rules),
+        walls: await api<TouchedWall[]>(`${save}/touched`, { method: 'POST', body: { rules } }),
+      }
     }
     catch (error) {
       says.value = (error as Error).message
@@ -42,13 +50,19 @@ export async function useRules<State extends { rules: Rules, version: number }>(
     const { rules } = proposed.value
     proposed.value = undefined
     try {
-      state.value = { ...state.value!, ...await api<State>(save, { method: 'PUT', body: { rules, version: state.value!.version } }) }
+      state.value = {
+        ...state.value!,
+        ...(await api<State>(save, { method: 'PUT', body: { rules, version: state.value!.version } })),
+      }
       says.value = 'Saved. All walls without their own setting now follow this rule.'
     }
     catch (error) {
       const refused = error as ApiError
       if (refused.code === 'stale') state.value = { ...state.value!, ...refused.current as State }
-      says.value = [refused.message, ...refused.code === 'stale' ? ['The saved rules are shown; choose again.'] : []].join(' ')
+      says.value = [
+        refused.message,
+        ...(refused.code === 'stale' ? ['The saved rules are shown; choose again.'] : []),
+      ].join(' ')
     }
   }
   const leave = () => { proposed.value = undefined }

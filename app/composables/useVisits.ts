@@ -7,5 +7,20 @@ export type ShownStretch = Stretch & Pick<PublishedStretch, 'kind' | 'title' | '
 /** The visits that were published: who is at which site on which day. */
 export function useVisits() {
   const store = useProgrammeStore()
-  return computed((): Visit<ShownStretch>[] => visitsOf(store.published.map(({ site, wall, task, crew, crewName, kind, title, startsAt, endsAt }): ShownStretch => ({ site, wall, task, crew, crewName, kind, title, from: minuteOf(startsAt), to: minuteOf(endsAt) })), store.zoneOf))
+  return computed((): Visit<ShownStretch>[] =>
+    visitsOf(
+      store.published.map(({ site, wall, task, crew, crewName, kind, title, startsAt, endsAt }): ShownStretch => ({
+        site,
+        wall,
+        task,
+        crew,
+        crewName,
+        kind,
+        title,
+        from: minuteOf(startsAt),
+        to: minuteOf(endsAt),
+      })),
+      store.zoneOf,
+    ),
+  )
 }

@@ -3,7 +3,13 @@ import { parseLength } from '~~/core/units'
 import type { Fault } from '~~/core/job'
 
 /** A dimension of the drawing while it is typed: Enter puts the array there, Escape leaves it. */
-const { label, value, x, y, commit } = defineProps<{ label: string, value: number, x: number, y: number, commit: (mm: number) => Fault[] }>()
+const { label, value, x, y, commit } = defineProps<{
+  label: string
+  value: number
+  x: number
+  y: number
+  commit: (mm: number) => Fault[]
+}>()
 const emit = defineEmits<{ done: [] }>()
 const { system, showFine } = useUnits()
 const text = ref(showFine(value))
@@ -25,9 +31,25 @@ function enter() {
 </script>
 
 <template>
-  <div class="absolute z-20 w-32 -translate-x-1/2 -translate-y-1/2" :style="{ left: `${x}px`, top: `${y}px` }" data-testid="dimension-input">
+  <div
+    class="absolute z-20 w-32 -translate-x-1/2 -translate-y-1/2"
+    :style="{ left: `${x}px`, top: `${y}px` }"
+    data-testid="dimension-input"
+  >
     <label :for="id" class="sr-only">{{ label }}</label>
-    <input :id="id" ref="input" v-model="text" class="field-input !min-h-8 text-center shadow-lg" :aria-invalid="fault !== ''" :aria-describedby="fault ? `${id}-fault` : undefined" autocomplete="off" @keydown.enter="enter" @keydown.esc.stop="emit('done')" @input="fault = ''" @blur="leave">
+    <input
+      :id="id"
+      ref="input"
+      v-model="text"
+      class="field-input !min-h-8 text-center shadow-lg"
+      :aria-invalid="fault !== ''"
+      :aria-describedby="fault ? `${id}-fault` : undefined"
+      autocomplete="off"
+      @keydown.enter="enter"
+      @keydown.esc.stop="emit('done')"
+      @input="fault = ''"
+      @blur="leave"
+    >
     <p v-if="fault" :id="`${id}-fault`" class="rounded bg-paper px-1 text-xs text-stop shadow" role="alert">
       {{ fault }}
     </p>

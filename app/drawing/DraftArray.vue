@@ -33,13 +33,26 @@ const now = computed(() => {
   return shown && arrange(shown, store.catalogue.displays, store.shown!)
 })
 /** Its cases as one plain shape from the outline's corner on, which a hand only moves: that costs a frame little. */
-const cases = computed(() => now.value?.cells.map(({ outer }) => `M${[outer.x - now.value!.outline.x, outer.y - now.value!.outline.y].map(mm => mm.toFixed(2)).join(' ')}h${outer.width}v${outer.height}h${-outer.width}z`).join(''))
+const cases = computed(() =>
+  now.value?.cells
+    .map(
+      ({ outer }) =>
+        `M${[outer.x - now.value!.outline.x, outer.y - now.value!.outline.y].map(mm => mm.toFixed(2)).join(' ')}h${outer.width}v${outer.height}h${-outer.width}z`,
+    )
+    .join(''),
+)
 /** Plates and holes as they are placed under the hand, as plain shapes too: held ones, and those that are not. */
 const placed = computed(() => {
   const plates = now.value && showPlates ? underHand.value?.find(({ id }) => id === array.id)?.plates : undefined
   const r = 4 / view.value.scale
-  const shapes = (held: boolean) => (plates ?? []).filter(plate => plate.held === held).map(({ rect, holes }) =>
-    `M${rect.x} ${rect.y}h${rect.width}v${rect.height}h${-rect.width}z${holes.map(({ x, y }) => `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`).join('')}`).join('')
+  const shapes = (held: boolean) =>
+    (plates ?? [])
+      .filter(plate => plate.held === held)
+      .map(
+        ({ rect, holes }) =>
+          `M${rect.x} ${rect.y}h${rect.width}v${rect.height}h${-rect.width}z${holes.map(({ x, y }) => `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`).join('')}`,
+      )
+      .join('')
   return plates && { held: shapes(true), off: shapes(false) }
 })
 const group = useTemplateRef<SVGGElement>('group')
@@ -48,19 +61,66 @@ useDraftDrag(group, { enabled: () => movable, moving: offset => emit('moving', o
 
 <template>
   <g ref="group" :data-array="array.id" :class="{ 'cursor-move': movable }">
-    <path v-if="now" :d="cases" :transform="`translate(${now.outline.x + plan.shift.x} ${now.outline.y + plan.shift.y})`" data-plain fill="var(--color-case)" stroke="var(--color-on-case)" :stroke-width="1 / view.scale" pointer-events="none" />
+    <path
+      v-if="now"
+      :d="cases"
+      :transform="`translate(${now.outline.x + plan.shift.x} ${now.outline.y + plan.shift.y})`"
+      data-plain
+      fill="var(--color-case)"
+      stroke="var(--color-on-case)"
+      :stroke-width="1 / view.scale"
+      pointer-events="none"
+    />
     <g v-show="!now">
-      <DraftScreen v-for="position in plan.positions" :key="position.id" :position="position" :ghost="ghost" :small="showPlates" />
+      <DraftScreen
+        v-for="position in plan.positions"
+        :key="position.id"
+        :position="position"
+        :ghost="ghost"
+        :small="showPlates"
+      />
       <LazyDraftPicture v-if="preview?.array === array.id && !showPlates && !ghost" :plan="plan" :preview="preview" />
     </g>
     <template v-if="placed">
-      <path :d="placed.held" fill="none" stroke="#9be8c4" :stroke-width="1.5 / view.scale" pointer-events="none" data-placed="held" />
-      <path :d="placed.off" fill="none" stroke="#ffb3a8" :stroke-width="2.5 / view.scale" :stroke-dasharray="`${6 / view.scale} ${4 / view.scale}`" pointer-events="none" data-placed="off" />
+      <path
+        :d="placed.held"
+        fill="none"
+        stroke="#9be8c4"
+        :stroke-width="1.5 / view.scale"
+        pointer-events="none"
+        data-placed="held"
+      />
+      <path
+        :d="placed.off"
+        fill="none"
+        stroke="#ffb3a8"
+        :stroke-width="2.5 / view.scale"
+        :stroke-dasharray="`${6 / view.scale} ${4 / view.scale}`"
+        pointer-events="none"
+        data-placed="off"
+      />
     </template>
     <template v-else-if="showPlates">
       <!-- Rails and boards, with a line where each meets a member. -->
-      <rect v-for="strip in plan.strips" :key="`${strip.row} ${strip.of}`" v-bind="strip.rect" :data-strip="strip.of" fill="var(--color-edge)" :fill-opacity="strip.of === 'board' ? 0.35 : 0.8" stroke="var(--color-on-case)" stroke-width="1.5" vector-effect="non-scaling-stroke" pointer-events="none" />
-      <DraftPlate v-for="position in plan.positions" :key="position.id" :position="position" :drilled="drilled" :current="current" />
+      <rect
+        v-for="strip in plan.strips"
+        :key="`${strip.row} ${strip.of}`"
+        v-bind="strip.rect"
+        :data-strip="strip.of"
+        fill="var(--color-edge)"
+        :fill-opacity="strip.of === 'board' ? 0.35 : 0.8"
+        stroke="var(--color-on-case)"
+        stroke-width="1.5"
+        vector-effect="non-scaling-stroke"
+        pointer-events="none"
+      />
+      <DraftPlate
+        v-for="position in plan.positions"
+        :key="position.id"
+        :position="position"
+        :drilled="drilled"
+        :current="current"
+      />
     </template>
   </g>
 </template>

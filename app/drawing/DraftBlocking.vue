@@ -7,7 +7,14 @@ const { wall, named = true } = defineProps<{ wall: Wall, named?: boolean }>()
 
 <template>
   <g v-for="row in wall.blocking" :key="row.id" pointer-events="none" class="text-ink-soft" :data-blocking="row.id">
-    <path :d="`M${row.x1 ?? 0} ${row.y} H${row.x2 ?? wall.width}`" stroke="var(--color-wood-edge)" stroke-width="6" :stroke-dasharray="row.found ? undefined : '10 8'" opacity="0.5" vector-effect="non-scaling-stroke" />
+    <path
+      :d="`M${row.x1 ?? 0} ${row.y} H${row.x2 ?? wall.width}`"
+      stroke="var(--color-wood-edge)"
+      stroke-width="6"
+      :stroke-dasharray="row.found ? undefined : '10 8'"
+      opacity="0.5"
+      vector-effect="non-scaling-stroke"
+    />
     <DraftLettering v-if="named" :x="row.x2 ?? wall.width" :y="row.y" anchor="end" :size="11" :dx="-4" :dy="-6" halo>
       blocking{{ row.found ? '' : ', suspected' }}
     </DraftLettering>

@@ -11,13 +11,27 @@ const { box, wiring, movable } = defineProps<{ box: BoxPlan, wiring: Wiring, mov
 const emit = defineEmits<{ moving: [by: DragOffset], moved: [] }>()
 const { isLit, hover, leave } = useSelection()
 const group = useTemplateRef<SVGGElement>('group')
-useDraftDrag(group, { enabled: () => movable && box.kind !== 'floor', moving: by => emit('moving', by), moved: () => emit('moved') })
+useDraftDrag(group, {
+  enabled: () => movable && box.kind !== 'floor',
+  moving: by => emit('moving', by),
+  moved: () => emit('moved'),
+})
 const lit = computed(() => isLit({ kind: 'box', id: box.id }))
 const signal = computed(() => box.kind === 'pass-through')
-const numbers = computed(() => signal.value ? '' : [...new Set(wiring.circuits.flatMap(({ screens }, n) => screens.some(id => box.for.includes(id)) ? [n + 1] : []))].join(', '))
+const numbers = computed(() =>
+  signal.value
+    ? ''
+    : [
+        ...new Set(
+          wiring.circuits.flatMap(({ screens }, n) => (screens.some(id => box.for.includes(id)) ? [n + 1] : [])),
+        ),
+      ].join(', '),
+)
 /** A floor outlet has no height on the wall: it is drawn as the stretch of floor that it takes. */
 const drawn = computed(() => box.kind === 'floor' ? { ...box.cutout, y: -12, height: 24 } : box.cutout)
-const fill = computed(() => !box.held ? 'var(--color-stop-wash)' : signal.value ? 'var(--color-chalk)' : 'var(--color-pine)')
+const fill = computed(() =>
+  !box.held ? 'var(--color-stop-wash)' : signal.value ? 'var(--color-chalk)' : 'var(--color-pine)',
+)
 </script>
 
 <template>
@@ -29,10 +43,24 @@ const fill = computed(() => !box.held ? 'var(--color-stop-wash)' : signal.value 
     @pointerleave="leave"
   >
     <title>Box {{ itemName(box) }}, {{ choiceName(box.kind) }}{{ numbers ? `, circuit ${numbers}` : '' }}{{ box.held ? '' : ': not placed' }}</title>
-    <rect v-bind="drawn" :rx="signal ? 14 : 0" :fill="fill" fill-opacity="0.85" stroke="currentColor" :stroke-width="lit ? 3 : 1.5" :stroke-dasharray="box.held ? undefined : '4 3'" vector-effect="non-scaling-stroke" />
+    <rect
+      v-bind="drawn"
+      :rx="signal ? 14 : 0"
+      :fill="fill"
+      fill-opacity="0.85"
+      stroke="currentColor"
+      :stroke-width="lit ? 3 : 1.5"
+      :stroke-dasharray="box.held ? undefined : '4 3'"
+      vector-effect="non-scaling-stroke"
+    />
     <DraftLettering v-if="numbers" :x="box.x" :y="drawn.y" :dy="11" :size="10.5" anchor="middle" pointer-events="none">
       {{ numbers }}
     </DraftLettering>
-    <path :d="`M${box.x - box.cutout.width / 4} ${drawn.y + drawn.height / 2} h${box.cutout.width / 2} M${box.x} ${drawn.y + drawn.height / 2 - box.cutout.width / 4} v${box.cutout.width / 2}`" stroke="currentColor" stroke-width="1.2" vector-effect="non-scaling-stroke" />
+    <path
+      :d="`M${box.x - box.cutout.width / 4} ${drawn.y + drawn.height / 2} h${box.cutout.width / 2} M${box.x} ${drawn.y + drawn.height / 2 - box.cutout.width / 4} v${box.cutout.width / 2}`"
+      stroke="currentColor"
+      stroke-width="1.2"
+      vector-effect="non-scaling-stroke"
+    />
   </g>
 </template>

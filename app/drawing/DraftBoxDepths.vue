@@ -7,11 +7,15 @@ const { face, screens } = defineProps<{ face: number, screens: string[] }>()
 const store = useWallStore()
 const { plan } = useWallPlan()
 const { isLit } = useSelection()
-const boxes = computed(() => (plan.value?.wiring.boxes ?? []).filter(box => box.held && box.kind !== 'floor' && box.for.some(id => screens.includes(id))).map((box) => {
-  const model = store.catalogue.boxes?.find(({ id }) => id === box.model)
-  const [inside, proud] = model?.surface ? [0, model.proud ?? model.depth] : [model?.depth ?? 0, model?.proud ?? 0]
-  return { ...box, x: face - inside, width: inside + proud }
-}))
+const boxes = computed(() =>
+  (plan.value?.wiring.boxes ?? [])
+    .filter(box => box.held && box.kind !== 'floor' && box.for.some(id => screens.includes(id)))
+    .map((box) => {
+      const model = store.catalogue.boxes?.find(({ id }) => id === box.model)
+      const [inside, proud] = model?.surface ? [0, model.proud ?? model.depth] : [model?.depth ?? 0, model?.proud ?? 0]
+      return { ...box, x: face - inside, width: inside + proud }
+    }),
+)
 </script>
 
 <template>

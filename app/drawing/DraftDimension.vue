@@ -3,7 +3,13 @@
  * A dimension between two points of one row or one upright, with its figure in the line; one with a name can be
  * pressed.
  */
-const { from, to, at, upright = false, name = '' } = defineProps<{ from: number, to: number, at: number, upright?: boolean, name?: string }>()
+const {
+  from,
+  to,
+  at,
+  upright = false,
+  name = '',
+} = defineProps<{ from: number, to: number, at: number, upright?: boolean, name?: string }>()
 const emit = defineEmits<{ pressed: [] }>()
 const view = useDraftView()
 const { show } = useUnits()
@@ -24,12 +30,33 @@ const path = computed(() => {
 </script>
 
 <template>
-  <g class="text-ink" :pointer-events="name ? undefined : 'none'" :class="{ 'cursor-text': name }" :data-dimension="name || undefined" @click.stop="name && emit('pressed')">
+  <g
+    class="text-ink"
+    :pointer-events="name ? undefined : 'none'"
+    :class="{ 'cursor-text': name }"
+    :data-dimension="name || undefined"
+    @click.stop="name && emit('pressed')"
+  >
     <title v-if="name">Press to edit</title>
     <path :d="path" stroke="currentColor" stroke-width="1" fill="none" vector-effect="non-scaling-stroke" />
-    <DraftLettering :x="upright ? at : (from + to) / 2" :y="upright ? (from + to) / 2 : at" :anchor="upright && !open ? 'start' : 'middle'" :size="13" :dx="upright && !open ? 8 : 0" :dy="upright || open ? 4 : -6" halo>
+    <DraftLettering
+      :x="upright ? at : (from + to) / 2"
+      :y="upright ? (from + to) / 2 : at"
+      :anchor="upright && !open ? 'start' : 'middle'"
+      :size="13"
+      :dx="upright && !open ? 8 : 0"
+      :dy="upright || open ? 4 : -6"
+      halo
+    >
       {{ figure }}
     </DraftLettering>
-    <path v-if="name" :d="upright ? `M${at} ${from} V${to}` : `M${from} ${at} H${to}`" stroke="transparent" stroke-width="22" fill="none" vector-effect="non-scaling-stroke" />
+    <path
+      v-if="name"
+      :d="upright ? `M${at} ${from} V${to}` : `M${from} ${at} H${to}`"
+      stroke="transparent"
+      stroke-width="22"
+      fill="none"
+      vector-effect="non-scaling-stroke"
+    />
   </g>
 </template>

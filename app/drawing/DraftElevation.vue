@@ -24,9 +24,13 @@ const PICKED = ['box', 'hole', 'reading', 'feature', 'screen', 'member'] as cons
 const { hovered, select: choose } = useSelection()
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
-defineExpose(useZoom(svg, { starts: event => !draws.value && event.target === svg.value, zoomed: zoom => emit('zoomed', zoom) }))
+defineExpose(
+  useZoom(svg, { starts: event => !draws.value && event.target === svg.value, zoomed: zoom => emit('zoomed', zoom) }),
+)
 
-const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.scale} ${view.value.x(0)} ${view.value.y(0)})`)
+const transform = computed(
+  () => `matrix(${view.value.scale} 0 0 ${-view.value.scale} ${view.value.x(0)} ${view.value.y(0)})`,
+)
 const cursor = ref<{ x: number, y: number }>()
 function at({ offsetX, offsetY }: MouseEvent) {
   return { x: view.value.wallX(offsetX), y: view.value.wallY(offsetY) }
@@ -56,7 +60,13 @@ function begin(event: PointerEvent) {
 function end() {
   const rect = drawing.value
   began.value = undefined
-  if (rect && rect.width >= 1 && rect.height >= 1) emit('drawn', { x: Math.round(rect.x), y: Math.round(rect.y), width: Math.round(rect.width), height: Math.round(rect.height) })
+  if (rect && rect.width >= 1 && rect.height >= 1)
+    emit('drawn', {
+      x: Math.round(rect.x),
+      y: Math.round(rect.y),
+      width: Math.round(rect.width),
+      height: Math.round(rect.height),
+    })
 }
 const arrays = computed(() => (drawn.value?.arrays ?? []).flatMap((arrayPlan) => {
   const array = wall.value?.arrays.find(({ id }) => id === arrayPlan.id)
@@ -64,7 +74,11 @@ const arrays = computed(() => (drawn.value?.arrays ?? []).flatMap((arrayPlan) =>
 }))
 /** The outline of the array that is worked on, where the hand has it now. */
 const { arrangement } = useArray()
-const outline = computed(() => behind.value ? arrangement.value?.outline : (drawn.value?.arrays.find(({ id }) => id === store.array?.id) ?? drawn.value?.arrays[0])?.outline)
+const outline = computed(() =>
+  behind.value
+    ? arrangement.value?.outline
+    : (drawn.value?.arrays.find(({ id }) => id === store.array?.id) ?? drawn.value?.arrays[0])?.outline,
+)
 const level = computed(() => drawn.value?.marking.levelLine)
 </script>
 
@@ -87,9 +101,28 @@ const level = computed(() => drawn.value?.marking.levelLine)
   >
     <DraftHatches />
     <g :transform="transform" :pointer-events="draws ? 'none' : undefined">
-      <rect :x="0" :y="0" :width="wall.width" :height="wall.height" fill="var(--color-wall)" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" pointer-events="none" />
+      <rect
+        :x="0"
+        :y="0"
+        :width="wall.width"
+        :height="wall.height"
+        fill="var(--color-wall)"
+        stroke="var(--color-ink)"
+        stroke-width="1.5"
+        vector-effect="non-scaling-stroke"
+        pointer-events="none"
+      />
       <LazyDraftCoursing v-if="drawn?.coursing" :coursing="drawn.coursing" :width="wall.width" :height="wall.height" />
-      <DraftMember v-for="(member, index) in drawn?.members" :key="member.id" :member="member" :index="index" :height="wall.height" :movable="canvas.movable === 'members'" @moving="canvas.movingMember?.(member.id, $event)" @moved="canvas.moved?.()" />
+      <DraftMember
+        v-for="(member, index) in drawn?.members"
+        :key="member.id"
+        :member="member"
+        :index="index"
+        :height="wall.height"
+        :movable="canvas.movable === 'members'"
+        @moving="canvas.movingMember?.(member.id, $event)"
+        @moved="canvas.moved?.()"
+      />
       <DraftFeature v-for="feature in wall.features" :key="feature.id" :feature="feature" />
       <DraftArray
         v-for="{ array, plan: arrayPlan } in arrays"
@@ -118,12 +151,26 @@ const level = computed(() => drawn.value?.marking.levelLine)
         <DraftLeftBehind v-for="hole in unused" :key="`${hole.hole} ${hole.entry}`" :hole="hole" />
       </template>
       <g v-if="level" class="text-chalk" pointer-events="none">
-        <path :d="`M${-wall.width} ${level.y} H${2 * wall.width}`" stroke="currentColor" stroke-width="1.5" stroke-dasharray="12 4 2 4" vector-effect="non-scaling-stroke" />
+        <path
+          :d="`M${-wall.width} ${level.y} H${2 * wall.width}`"
+          stroke="currentColor"
+          stroke-width="1.5"
+          stroke-dasharray="12 4 2 4"
+          vector-effect="non-scaling-stroke"
+        />
         <DraftLettering :x="0" :y="level.y" :dx="4" :dy="-5" :size="12" halo>
           level line {{ withUnit(level.y) }}
         </DraftLettering>
       </g>
-      <LazyDraftWiring v-if="canvas.wiring && plan" :wiring="plan.wiring" :wall="wall" :seen-through="canvas.wiring === true" :movable="canvas.movable === 'boxes'" @moving="(id, by) => canvas.movingBox?.(id, by)" @moved="canvas.moved?.()" />
+      <LazyDraftWiring
+        v-if="canvas.wiring && plan"
+        :wiring="plan.wiring"
+        :wall="wall"
+        :seen-through="canvas.wiring === true"
+        :movable="canvas.movable === 'boxes'"
+        @moving="(id, by) => canvas.movingBox?.(id, by)"
+        @moved="canvas.moved?.()"
+      />
       <LazyDraftMoves v-if="canvas.moves?.length" :moves="canvas.moves" />
       <LazyDraftSeams v-if="canvas.seams" :drawing="canvas.seams" />
       <LazyDraftSurvey v-if="canvas.surveying" :wall="wall" />
@@ -137,11 +184,30 @@ const level = computed(() => drawn.value?.marking.levelLine)
           vector-effect="non-scaling-stroke"
           pointer-events="none"
         />
-        <DraftPlacing :outline="outline" :wall="wall" :editable="canvas.movable === 'arrays'" @pressed="(side, value, at) => emit('dimension', side, value, at)" />
+        <DraftPlacing
+          :outline="outline"
+          :wall="wall"
+          :editable="canvas.movable === 'arrays'"
+          @pressed="(side, value, at) => emit('dimension', side, value, at)"
+        />
       </template>
-      <path :d="`M${-wall.width} 0 H${2 * wall.width}`" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" pointer-events="none" />
+      <path
+        :d="`M${-wall.width} 0 H${2 * wall.width}`"
+        stroke="var(--color-ink)"
+        stroke-width="3"
+        vector-effect="non-scaling-stroke"
+        pointer-events="none"
+      />
       <LazyDraftSnap v-if="stands && canvas.movable === 'arrays'" :wall="wall" />
-      <rect v-if="drawing" v-bind="drawing" fill="var(--color-flag)" fill-opacity="0.2" stroke="var(--color-flag)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
+      <rect
+        v-if="drawing"
+        v-bind="drawing"
+        fill="var(--color-flag)"
+        fill-opacity="0.2"
+        stroke="var(--color-flag)"
+        stroke-width="1.5"
+        vector-effect="non-scaling-stroke"
+      />
       <slot :cursor="cursor" :wall="wall" :hovered="hovered" />
     </g>
   </svg>

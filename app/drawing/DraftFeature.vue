@@ -11,7 +11,12 @@ const inFront = computed(() => ['counter', 'furniture'].includes(feature.kind))
 </script>
 
 <template>
-  <g :class="lit ? 'text-flag' : hazard ? 'text-stop' : 'text-ink-soft'" :data-feature="feature.id" @pointerenter="hover('feature', feature.id)" @pointerleave="leave">
+  <g
+    :class="lit ? 'text-flag' : hazard ? 'text-stop' : 'text-ink-soft'"
+    :data-feature="feature.id"
+    @pointerenter="hover('feature', feature.id)"
+    @pointerleave="leave"
+  >
     <title>{{ featureName(feature.kind) }}</title>
     <rect
       :x="feature.x"
@@ -25,7 +30,14 @@ const inFront = computed(() => ['counter', 'furniture'].includes(feature.kind))
       :stroke-dasharray="inFront ? '8 4' : undefined"
       vector-effect="non-scaling-stroke"
     />
-    <DraftLettering :x="feature.x + feature.width / 2" :y="feature.y + feature.height" anchor="middle" :size="11" :dy="-4" halo>
+    <DraftLettering
+      :x="feature.x + feature.width / 2"
+      :y="feature.y + feature.height"
+      anchor="middle"
+      :size="11"
+      :dy="-4"
+      halo
+    >
       {{ featureName(feature.kind).toLowerCase() }}
     </DraftLettering>
   </g>

@@ -10,13 +10,24 @@ const { hole } = defineProps<{ hole: MadeHole }>()
 const view = useDraftView()
 const { show } = useUnits()
 const r = computed(() => 4.5 / view.value.scale)
-const cross = computed(() => `M${hole.x - r.value} ${hole.y - r.value} l${2 * r.value} ${2 * r.value} m0 ${-2 * r.value} l${-2 * r.value} ${2 * r.value}`)
+const cross = computed(
+  () =>
+    `M${hole.x - r.value} ${hole.y - r.value} l${2 * r.value} ${2 * r.value} m0 ${-2 * r.value} l${-2 * r.value} ${2 * r.value}`,
+)
 </script>
 
 <template>
   <g :data-left-behind="hole.hole">
     <title>Hole at {{ show(hole.x) }}, {{ show(hole.y) }} up, {{ hole.result === 'miss' ? 'missed' : 'unused' }}: {{ authorText(hole) }}{{ hole.note ? `, ${hole.note}` : '' }}</title>
-    <circle :cx="hole.x" :cy="hole.y" :r="r * 1.6" fill="var(--color-paper)" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
+    <circle
+      :cx="hole.x"
+      :cy="hole.y"
+      :r="r * 1.6"
+      fill="var(--color-paper)"
+      stroke="var(--color-ink)"
+      stroke-width="1.5"
+      vector-effect="non-scaling-stroke"
+    />
     <path :d="cross" stroke="var(--color-ink)" stroke-width="2" vector-effect="non-scaling-stroke" />
   </g>
 </template>

@@ -11,7 +11,9 @@ const { x, y, size = 12, anchor = 'start', dx = 0, dy = 0, halo = false } = defi
   halo?: boolean
 }>()
 const view = useDraftView()
-const transform = computed(() => `translate(${x} ${y}) scale(${1 / view.value.scale} ${-1 / view.value.scale}) translate(${dx} ${dy})`)
+const transform = computed(
+  () => `translate(${x} ${y}) scale(${1 / view.value.scale} ${-1 / view.value.scale}) translate(${dx} ${dy})`,
+)
 </script>
 
 <template>

@@ -3,7 +3,12 @@ import { MEMBER_KIND_NAMES, MEMBER_SOURCE_NAMES, piecesOf, type Member } from '~
 import type { DragOffset } from '~/drawing/useDraftDrag'
 
 /** A framing member over the height of the wall; what is not sure of its edges is drawn soft. */
-const { member, index, height, movable = false } = defineProps<{ member: Member, index: number, height: number, movable?: boolean }>()
+const {
+  member,
+  index,
+  height,
+  movable = false,
+} = defineProps<{ member: Member, index: number, height: number, movable?: boolean }>()
 const emit = defineEmits<{ moving: [offset: DragOffset], moved: [] }>()
 const { isLit, hover, leave } = useSelection()
 const { Piece } = usePiece()
@@ -17,14 +22,22 @@ const sure = computed(() => Math.max(member.width / 2 - unsure.value, 0))
 const perhaps = computed(() => member.width / 2 + unsure.value)
 const observed = computed(() => member.source === 'observed')
 /** Between the plies of a doubled member; a single one has its centre line. */
-const lines = computed(() => member.plies < 2 ? [member.centre] : piecesOf(member).slice(1).map(({ centre }) => centre - member.width / member.plies / 2))
+const lines = computed(() =>
+  member.plies < 2
+    ? [member.centre]
+    : piecesOf(member)
+        .slice(1)
+        .map(({ centre }) => centre - member.width / member.plies / 2),
+)
 /** Leaned as its readings tell, about the height at which its centre is told. */
 const leaned = computed(() => {
   const { slope, at } = member.lean ?? { slope: 0, at: 0 }
   return slope === 0 ? undefined : `matrix(1 0 ${slope} 1 ${-slope * at} 0)`
 })
 /** Where it stands, up from the floor; elsewhere only its outline shows that it was looked for. */
-const stands = computed(() => (member.stretches ?? [{ from: 0, to: height }]).map(({ from, to }) => ({ y: from, height: to - from })))
+const stands = computed(() =>
+  (member.stretches ?? [{ from: 0, to: height }]).map(({ from, to }) => ({ y: from, height: to - from })),
+)
 </script>
 
 <template>
@@ -39,7 +52,14 @@ const stands = computed(() => (member.stretches ?? [{ from: 0, to: height }]).ma
     <title>{{ Piece }} {{ index + 1 }}, centre {{ show(member.centre) }} ± {{ show(unsure) }}, {{ MEMBER_KIND_NAMES[member.kind] }}, {{ MEMBER_SOURCE_NAMES[member.source] }}, {{ member.proved ? 'confirmed' : 'unconfirmed' }}</title>
     <g :transform="leaned">
       <template v-for="stretch in stands" :key="stretch.y">
-        <rect v-if="unsure > 0" v-bind="stretch" :x="member.centre - perhaps" :width="2 * perhaps" fill="var(--color-wood)" opacity="0.45" />
+        <rect
+          v-if="unsure > 0"
+          v-bind="stretch"
+          :x="member.centre - perhaps"
+          :width="2 * perhaps"
+          fill="var(--color-wood)"
+          opacity="0.45"
+        />
         <rect
           v-bind="stretch"
           :x="member.centre - (unsure > 0 ? sure : member.width / 2)"

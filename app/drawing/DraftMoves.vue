@@ -8,8 +8,22 @@ defineProps<{ moves: Change['marks'] }>()
 <template>
   <g data-part="moves" class="text-flag" pointer-events="none">
     <g v-for="move in moves" :key="move.hole" :data-moved="move.hole">
-      <circle :cx="move.from.x" :cy="move.from.y" r="26" fill="none" stroke="currentColor" stroke-width="2" stroke-dasharray="4 3" vector-effect="non-scaling-stroke" />
-      <path :d="`M${move.from.x} ${move.from.y} L${move.to.x} ${move.to.y}`" stroke="currentColor" stroke-width="2.5" vector-effect="non-scaling-stroke" />
+      <circle
+        :cx="move.from.x"
+        :cy="move.from.y"
+        r="26"
+        fill="none"
+        stroke="currentColor"
+        stroke-width="2"
+        stroke-dasharray="4 3"
+        vector-effect="non-scaling-stroke"
+      />
+      <path
+        :d="`M${move.from.x} ${move.from.y} L${move.to.x} ${move.to.y}`"
+        stroke="currentColor"
+        stroke-width="2.5"
+        vector-effect="non-scaling-stroke"
+      />
     </g>
   </g>
 </template>

@@ -14,8 +14,17 @@ const parts = computed(() => {
 
 <template>
   <g pointer-events="none" data-testid="picture-preview">
-    <g v-for="{ id, picture, part } in parts" :key="id" :transform="`translate(${picture.x} ${picture.y + picture.height}) scale(1 -1)`">
-      <svg :width="picture.width" :height="picture.height" :viewBox="`${part.x} ${part.y} ${part.width} ${part.height}`" preserveAspectRatio="none">
+    <g
+      v-for="{ id, picture, part } in parts"
+      :key="id"
+      :transform="`translate(${picture.x} ${picture.y + picture.height}) scale(1 -1)`"
+    >
+      <svg
+        :width="picture.width"
+        :height="picture.height"
+        :viewBox="`${part.x} ${part.y} ${part.width} ${part.height}`"
+        preserveAspectRatio="none"
+      >
         <rect x="0" y="0" :width="plan.canvas.width" :height="plan.canvas.height" fill="#000000" />
         <image :href="preview.href" v-bind="preview.at" preserveAspectRatio="none" />
       </svg>

@@ -9,9 +9,13 @@ const { isLit } = useSelection()
 const { wall, faces: screens } = useFaces('row')
 const { core, layers, face } = useBuildUp(() => wall.value)
 /** Furring lies in strips; where they are is not surveyed, so they are drawn from the left edge on. */
-const strips = (layer: Layer) => layer.material === 'furring' && layer.width && layer.spacing
-  ? Array.from({ length: Math.floor((wall.value!.width - layer.width) / layer.spacing) + 1 }, (_, n) => n * layer.spacing!)
-  : undefined
+const strips = (layer: Layer) =>
+  layer.material === 'furring' && layer.width && layer.spacing
+    ? Array.from(
+        { length: Math.floor((wall.value!.width - layer.width) / layer.spacing) + 1 },
+        (_, n) => n * layer.spacing!,
+      )
+    : undefined
 const framed = computed(() => wall.value && structureKindOf(wall.value.structure).framed)
 
 /** y of the drawing grows into the room, from the back of the wall. */
@@ -19,9 +23,27 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${view.value.sc
 </script>
 
 <template>
-  <svg v-if="wall" :width="width" :height="height" role="img" aria-label="Plan" class="block overflow-hidden" data-testid="plan">
+  <svg
+    v-if="wall"
+    :width="width"
+    :height="height"
+    role="img"
+    aria-label="Plan"
+    class="block overflow-hidden"
+    data-testid="plan"
+  >
     <g :transform="transform">
-      <rect v-if="framed" :x="0" :y="0" :width="wall.width" :height="core" fill="var(--color-wall)" stroke="var(--color-ink)" stroke-width="1" vector-effect="non-scaling-stroke" />
+      <rect
+        v-if="framed"
+        :x="0"
+        :y="0"
+        :width="wall.width"
+        :height="core"
+        fill="var(--color-wall)"
+        stroke="var(--color-ink)"
+        stroke-width="1"
+        vector-effect="non-scaling-stroke"
+      />
       <g v-else :transform="`scale(${1 / view.scale})`">
         <rect
           x="0"
@@ -46,8 +68,28 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${view.value.sc
         vector-effect="non-scaling-stroke"
       />
       <g v-for="(layer, index) in layers" :key="`layer-${index}`">
-        <rect :x="0" :y="layer.from" :width="wall.width" :height="layer.thickness" :fill="strips(layer) ? 'var(--color-plaster)' : 'var(--color-paper)'" stroke="var(--color-ink)" stroke-width="1" vector-effect="non-scaling-stroke" />
-        <rect v-for="x in strips(layer)" :key="x" :x="x" :y="layer.from" :width="layer.width" :height="layer.thickness" fill="var(--color-wood)" stroke="var(--color-wood-edge)" stroke-width="1" vector-effect="non-scaling-stroke" />
+        <rect
+          :x="0"
+          :y="layer.from"
+          :width="wall.width"
+          :height="layer.thickness"
+          :fill="strips(layer) ? 'var(--color-plaster)' : 'var(--color-paper)'"
+          stroke="var(--color-ink)"
+          stroke-width="1"
+          vector-effect="non-scaling-stroke"
+        />
+        <rect
+          v-for="x in strips(layer)"
+          :key="x"
+          :x="x"
+          :y="layer.from"
+          :width="layer.width"
+          :height="layer.thickness"
+          fill="var(--color-wood)"
+          stroke="var(--color-wood-edge)"
+          stroke-width="1"
+          vector-effect="non-scaling-stroke"
+        />
       </g>
       <LazyDraftCablePlan v-if="wiring" :core="core" />
       <g v-for="screen in screens" :key="screen.id">

@@ -6,7 +6,11 @@ import type { MadeHole } from '~~/core/log'
  * A wall plate with its holes: landed, missing its member, or already drilled; what a person put where it is has a full
  * line.
  */
-const { position, drilled, current = '' } = defineProps<{ position: Position, drilled: Map<string, MadeHole>, current?: string }>()
+const {
+  position,
+  drilled,
+  current = '',
+} = defineProps<{ position: Position, drilled: Map<string, MadeHole>, current?: string }>()
 const { isLit, hover, leave } = useSelection()
 const view = useDraftView()
 const r = computed(() => 4 / view.value.scale)
@@ -18,7 +22,14 @@ const holes = computed(() => (position.holes ?? []).map((hole) => {
   const done = drilled.get(hole.id)
   const misses = hole.margin === undefined ? !position.plate?.held : hole.margin < -1e-9
   const { x, y } = done ?? hole
-  return { ...hole, x, y, done: done?.result, state: done?.result ?? (disputed.value.has(hole.id) ? 'disputed' : misses ? 'off' : 'planned'), lit: isLit({ kind: 'hole', id: hole.id }) || current === hole.id }
+  return {
+    ...hole,
+    x,
+    y,
+    done: done?.result,
+    state: done?.result ?? (disputed.value.has(hole.id) ? 'disputed' : misses ? 'off' : 'planned'),
+    lit: isLit({ kind: 'hole', id: hole.id }) || current === hole.id,
+  }
 }))
 </script>
 
@@ -42,17 +53,67 @@ const holes = computed(() => (position.holes ?? []).map((hole) => {
       @pointerenter="hover('hole', hole.id)"
       @pointerleave="leave"
     >
-      <path v-if="hole.byHand" :d="`M${hole.x - r * 2} ${hole.y - r * 1.6} h${r * 4}`" stroke="var(--color-on-case)" stroke-width="2" vector-effect="non-scaling-stroke" data-by-hand />
-      <circle v-if="hole.lit" :cx="hole.x" :cy="hole.y" :r="r * 2.4" fill="none" stroke="var(--color-flag)" stroke-width="3" vector-effect="non-scaling-stroke" />
+      <path
+        v-if="hole.byHand"
+        :d="`M${hole.x - r * 2} ${hole.y - r * 1.6} h${r * 4}`"
+        stroke="var(--color-on-case)"
+        stroke-width="2"
+        vector-effect="non-scaling-stroke"
+        data-by-hand
+      />
+      <circle
+        v-if="hole.lit"
+        :cx="hole.x"
+        :cy="hole.y"
+        :r="r * 2.4"
+        fill="none"
+        stroke="var(--color-flag)"
+        stroke-width="3"
+        vector-effect="non-scaling-stroke"
+      />
       <!-- planned: open ring; hit: filled; miss: a cross; disputed: a ring cut in two; off its member: a square -->
-      <circle v-if="hole.state === 'planned'" :cx="hole.x" :cy="hole.y" :r="r" fill="var(--color-case)" stroke="#9be8c4" stroke-width="2" vector-effect="non-scaling-stroke" />
-      <circle v-else-if="hole.state === 'hit'" :cx="hole.x" :cy="hole.y" :r="r * 1.15" fill="#9be8c4" stroke="#10231c" stroke-width="1" vector-effect="non-scaling-stroke" />
-      <path v-else-if="hole.state === 'miss'" :d="`M${hole.x - r} ${hole.y - r} l${2 * r} ${2 * r} m0 ${-2 * r} l${-2 * r} ${2 * r}`" stroke="#ffb3a8" stroke-width="3" vector-effect="non-scaling-stroke" />
+      <circle
+        v-if="hole.state === 'planned'"
+        :cx="hole.x"
+        :cy="hole.y"
+        :r="r"
+        fill="var(--color-case)"
+        stroke="#9be8c4"
+        stroke-width="2"
+        vector-effect="non-scaling-stroke"
+      />
+      <circle
+        v-else-if="hole.state === 'hit'"
+        :cx="hole.x"
+        :cy="hole.y"
+        :r="r * 1.15"
+        fill="#9be8c4"
+        stroke="#10231c"
+        stroke-width="1"
+        vector-effect="non-scaling-stroke"
+      />
+      <path
+        v-else-if="hole.state === 'miss'"
+        :d="`M${hole.x - r} ${hole.y - r} l${2 * r} ${2 * r} m0 ${-2 * r} l${-2 * r} ${2 * r}`"
+        stroke="#ffb3a8"
+        stroke-width="3"
+        vector-effect="non-scaling-stroke"
+      />
       <g v-else-if="hole.state === 'disputed'" fill="none" stroke="#f4c542" stroke-width="2.5">
         <circle :cx="hole.x" :cy="hole.y" :r="r * 1.1" vector-effect="non-scaling-stroke" />
         <path :d="`M${hole.x} ${hole.y - r * 2} V${hole.y + r * 2}`" vector-effect="non-scaling-stroke" />
       </g>
-      <rect v-else :x="hole.x - r" :y="hole.y - r" :width="2 * r" :height="2 * r" fill="#7a150d" stroke="#ffb3a8" stroke-width="2" vector-effect="non-scaling-stroke" />
+      <rect
+        v-else
+        :x="hole.x - r"
+        :y="hole.y - r"
+        :width="2 * r"
+        :height="2 * r"
+        fill="#7a150d"
+        stroke="#ffb3a8"
+        stroke-width="2"
+        vector-effect="non-scaling-stroke"
+      />
     </g>
   </g>
 </template>

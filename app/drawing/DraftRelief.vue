@@ -12,7 +12,14 @@ const cells = computed(() => {
   return Array.from({ length: ACROSS * Math.ceil(height / size) }, (_, n) => {
     const [x, y] = [(n % ACROSS) * size, Math.floor(n / ACROSS) * size]
     const out = standsOut(flat, x + size / 2, y + size / 2) / most
-    return { x, y, size, high: Math.min(size, height - y), fill: out > 0 ? 'var(--color-flag)' : 'var(--color-chalk)', opacity: Math.abs(out) * 0.6 }
+    return {
+      x,
+      y,
+      size,
+      high: Math.min(size, height - y),
+      fill: out > 0 ? 'var(--color-flag)' : 'var(--color-chalk)',
+      opacity: Math.abs(out) * 0.6,
+    }
   })
 })
 const signed = (mm: number) => `${mm > 0.05 ? '+' : mm < -0.05 ? '−' : ''}${showFine(Math.abs(mm))}`
@@ -20,7 +27,16 @@ const signed = (mm: number) => `${mm > 0.05 ? '+' : mm < -0.05 ? '−' : ''}${sh
 
 <template>
   <g data-relief pointer-events="none">
-    <rect v-for="cell in cells" :key="`${cell.x} ${cell.y}`" :x="cell.x" :y="cell.y" :width="cell.size" :height="cell.high" :fill="cell.fill" :opacity="cell.opacity" />
+    <rect
+      v-for="cell in cells"
+      :key="`${cell.x} ${cell.y}`"
+      :x="cell.x"
+      :y="cell.y"
+      :width="cell.size"
+      :height="cell.high"
+      :fill="cell.fill"
+      :opacity="cell.opacity"
+    />
     <g v-for="(point, index) in relief.points" :key="index" class="text-ink">
       <circle :cx="point.x" :cy="point.y" r="3" fill="currentColor" />
       <DraftLettering :x="point.x" :y="point.y" anchor="middle" :size="13" :dy="-6" halo>

@@ -38,12 +38,23 @@ function along(side: Side, from: number, to: number): string {
   const inset = Math.min(width, height) * 0.012
   const [a, b] = [from, to]
   return {
-    top: `M${x + a * width} ${y + height - inset} H${x + b * width}`, bottom: `M${x + a * width} ${y + inset} H${x + b * width}`,
-    left: `M${x + inset} ${y + a * height} V${y + b * height}`, right: `M${x + width - inset} ${y + a * height} V${y + b * height}`,
+    top: `M${x + a * width} ${y + height - inset} H${x + b * width}`,
+    bottom: `M${x + a * width} ${y + inset} H${x + b * width}`,
+    left: `M${x + inset} ${y + a * height} V${y + b * height}`,
+    right: `M${x + width - inset} ${y + a * height} V${y + b * height}`,
   }[side]
 }
-const ports = computed(() => (model.value?.ports ?? []).map(side => along(turnSide(side, position.orientation), 0.42, 0.58)).join(''))
-const vents = computed(() => (model.value?.vents ?? []).map(side => along(turnSide(side, position.orientation), 0.1, 0.3) + along(turnSide(side, position.orientation), 0.7, 0.9)).join(''))
+const ports = computed(() =>
+  (model.value?.ports ?? []).map(side => along(turnSide(side, position.orientation), 0.42, 0.58)).join(''),
+)
+const vents = computed(() =>
+  (model.value?.vents ?? [])
+    .map(
+      side =>
+        along(turnSide(side, position.orientation), 0.1, 0.3) + along(turnSide(side, position.orientation), 0.7, 0.9),
+    )
+    .join(''),
+)
 </script>
 
 <template>
@@ -64,14 +75,45 @@ const vents = computed(() => (model.value?.vents ?? []).map(side => along(turnSi
     />
     <rect v-if="!ghost" v-bind="position.picture" fill="var(--color-glass)" fill-opacity="0.55" />
     <template v-if="!ghost">
-      <path v-if="vents" :d="vents" stroke="var(--color-on-case)" stroke-width="2.5" stroke-dasharray="2 3" vector-effect="non-scaling-stroke" data-part="vents" />
-      <path v-if="ports" :d="ports" stroke="#8fbcff" stroke-width="4" vector-effect="non-scaling-stroke" data-part="ports" />
+      <path
+        v-if="vents"
+        :d="vents"
+        stroke="var(--color-on-case)"
+        stroke-width="2.5"
+        stroke-dasharray="2 3"
+        vector-effect="non-scaling-stroke"
+        data-part="vents"
+      />
+      <path
+        v-if="ports"
+        :d="ports"
+        stroke="#8fbcff"
+        stroke-width="4"
+        vector-effect="non-scaling-stroke"
+        data-part="ports"
+      />
     </template>
     <path :d="topBar" stroke="var(--color-tape)" stroke-width="3" vector-effect="non-scaling-stroke" />
-    <DraftLettering v-if="small" class="text-on-case" :x="position.outer.x" :y="position.outer.y + position.outer.height" :dx="3" :dy="11" :size="10.5">
+    <DraftLettering
+      v-if="small"
+      class="text-on-case"
+      :x="position.outer.x"
+      :y="position.outer.y + position.outer.height"
+      :dx="3"
+      :dy="11"
+      :size="10.5"
+    >
       {{ name }}
     </DraftLettering>
-    <DraftLettering v-else :class="ghost ? 'text-ink' : 'text-on-case'" :x="position.outer.x" :y="position.outer.y" :dx="5" :dy="-6" :size="12">
+    <DraftLettering
+      v-else
+      :class="ghost ? 'text-ink' : 'text-on-case'"
+      :x="position.outer.x"
+      :y="position.outer.y"
+      :dx="5"
+      :dy="-6"
+      :size="12"
+    >
       {{ name }}
     </DraftLettering>
   </g>

@@ -12,11 +12,38 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.s
 </script>
 
 <template>
-  <svg v-if="wall" :width="width" :height="height" role="img" aria-label="Section" class="block overflow-hidden" data-testid="section">
+  <svg
+    v-if="wall"
+    :width="width"
+    :height="height"
+    role="img"
+    aria-label="Section"
+    class="block overflow-hidden"
+    data-testid="section"
+  >
     <g :transform="transform">
       <g :transform="`scale(${1 / view.scale} ${1 / view.scale})`">
-        <rect x="0" y="0" :width="core * view.scale" :height="wall.height * view.scale" :fill="`url(#${STRUCTURE_HATCHES[wall.structure.kind]})`" stroke="var(--color-ink)" stroke-width="1" />
-        <rect v-for="(layer, index) in layers" :key="index" :x="layer.from * view.scale" y="0" :width="layer.thickness * view.scale" :height="wall.height * view.scale" :fill="`url(#${layer.hatch})`" stroke="var(--color-ink)" stroke-width="1" :data-layer="layer.material">
+        <rect
+          x="0"
+          y="0"
+          :width="core * view.scale"
+          :height="wall.height * view.scale"
+          :fill="`url(#${STRUCTURE_HATCHES[wall.structure.kind]})`"
+          stroke="var(--color-ink)"
+          stroke-width="1"
+        />
+        <rect
+          v-for="(layer, index) in layers"
+          :key="index"
+          :x="layer.from * view.scale"
+          y="0"
+          :width="layer.thickness * view.scale"
+          :height="wall.height * view.scale"
+          :fill="`url(#${layer.hatch})`"
+          stroke="var(--color-ink)"
+          stroke-width="1"
+          :data-layer="layer.material"
+        >
           <title>{{ layer.material }}</title>
         </rect>
       </g>
@@ -31,7 +58,14 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.s
             vector-effect="non-scaling-stroke"
           />
         </template>
-        <rect v-if="screen.standOff && screen.plate" :x="face" :y="screen.plate.rect.y" :width="screen.standOff" :height="screen.plate.rect.height" fill="var(--color-edge)" />
+        <rect
+          v-if="screen.standOff && screen.plate"
+          :x="face"
+          :y="screen.plate.rect.y"
+          :width="screen.standOff"
+          :height="screen.plate.rect.height"
+          fill="var(--color-edge)"
+        />
         <rect
           :x="face + screen.off"
           :y="screen.outer.y"
@@ -44,7 +78,15 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.s
         />
       </g>
       <LazyDraftBoxDepths v-if="wiring" :face="face" :screens="screens.map(({ id }) => id)" />
-      <path v-if="drawn?.marking.levelLine" :d="`M-200 ${drawn.marking.levelLine.y} H4000`" class="text-chalk" stroke="currentColor" stroke-width="1.5" stroke-dasharray="12 4 2 4" vector-effect="non-scaling-stroke" />
+      <path
+        v-if="drawn?.marking.levelLine"
+        :d="`M-200 ${drawn.marking.levelLine.y} H4000`"
+        class="text-chalk"
+        stroke="currentColor"
+        stroke-width="1.5"
+        stroke-dasharray="12 4 2 4"
+        vector-effect="non-scaling-stroke"
+      />
       <path d="M-200 0 H4000" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" />
     </g>
   </svg>

@@ -28,7 +28,10 @@ const ticks = computed(() => {
     .filter(({ x }) => x > Math.max(view.value.x(0), 0) + 10 && x < Math.min(view.value.x(length.value), width) - 10)
 })
 /** Where figures may stand: on the tape, and on the screen; px. */
-const within = computed(() => ({ from: Math.max(view.value.x(0) - EDGE, 0), to: Math.min(view.value.x(length.value) + EDGE, width) }))
+const within = computed(() => ({
+  from: Math.max(view.value.x(0) - EDGE, 0),
+  to: Math.min(view.value.x(length.value) + EDGE, width),
+}))
 /**
  * Figures that would run into the one before them are left to the ledger; at an end of the tape they stand a little
  * aside.
@@ -49,15 +52,53 @@ const read = computed(() => {
 </script>
 
 <template>
-  <svg :width="width" height="44" role="img" :aria-label="`Tape: ${label}`" class="block overflow-hidden" data-testid="tape">
-    <rect :x="view.x(0) - EDGE" y="0" :width="view.x(length) - view.x(0) + 2 * EDGE" height="44" fill="var(--color-tape)" />
+  <svg
+    :width="width"
+    height="44"
+    role="img"
+    :aria-label="`Tape: ${label}`"
+    class="block overflow-hidden"
+    data-testid="tape"
+  >
+    <rect
+      :x="view.x(0) - EDGE"
+      y="0"
+      :width="view.x(length) - view.x(0) + 2 * EDGE"
+      height="44"
+      fill="var(--color-tape)"
+    />
     <g v-for="tick in ticks" :key="tick.x" class="text-on-tape">
       <path :d="`M${tick.x} 0 v9`" stroke="currentColor" stroke-width="1.2" />
-      <text class="figures" :x="tick.x" y="18" text-anchor="middle" font-size="11" fill="currentColor" opacity="0.8">{{ tick.text }}</text>
+      <text
+        class="figures"
+        :x="tick.x"
+        y="18"
+        text-anchor="middle"
+        font-size="11"
+        fill="currentColor"
+        opacity="0.8"
+      >{{ tick.text }}</text>
     </g>
-    <g v-for="point in read" :key="keyOf(point.subject)" :data-tape="keyOf(point.subject)" :class="point.doubtful ? 'text-[#8a1009]' : 'text-on-tape'">
+    <g
+      v-for="point in read"
+      :key="keyOf(point.subject)"
+      :data-tape="keyOf(point.subject)"
+      :class="point.doubtful ? 'text-[#8a1009]' : 'text-on-tape'"
+    >
       <path :d="`M${point.at} 44 v-7`" stroke="currentColor" :stroke-width="point.lit ? 4 : 2" />
-      <text v-if="point.clear || point.lit" class="figures" :x="point.middle" y="34" text-anchor="middle" font-size="13" font-weight="600" fill="currentColor" paint-order="stroke" stroke="var(--color-tape)" stroke-width="4">{{ point.text }}</text>
+      <text
+        v-if="point.clear || point.lit"
+        class="figures"
+        :x="point.middle"
+        y="34"
+        text-anchor="middle"
+        font-size="13"
+        font-weight="600"
+        fill="currentColor"
+        paint-order="stroke"
+        stroke="var(--color-tape)"
+        stroke-width="4"
+      >{{ point.text }}</text>
     </g>
   </svg>
 </template>

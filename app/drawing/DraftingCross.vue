@@ -57,12 +57,18 @@ useCommands([
   { id: 'zoom-out', title: 'Zoom out', group: 'Drawing', keys: ['-'], run: () => elevation.value?.zoomBy(1 / 1.4) },
   { id: 'fit', title: 'Show the whole wall', group: 'Drawing', keys: ['0'], run: () => elevation.value?.fit() },
 ])
-const scaleText = computed(() => transform.value.k > 1.01 ? `Zoom ${transform.value.k.toFixed(1)} ×. Press 0 to show the whole wall.` : '')
+const scaleText = computed(() =>
+  transform.value.k > 1.01 ? `Zoom ${transform.value.k.toFixed(1)} ×. Press 0 to show the whole wall.` : '',
+)
 </script>
 
 <template>
   <div ref="frame" class="flex h-full min-h-0 flex-col">
-    <div v-if="wall && frameWidth > 0" class="grid shrink-0" :style="{ gridTemplateColumns: `${width}px ${SECTION}px` }">
+    <div
+      v-if="wall && frameWidth > 0"
+      class="grid shrink-0"
+      :style="{ gridTemplateColumns: `${width}px ${SECTION}px` }"
+    >
       <div class="relative">
         <DraftElevation
           ref="elevation"
@@ -101,7 +107,14 @@ const scaleText = computed(() => transform.value.k > 1.01 ? `Zoom ${transform.va
         Plan<span v-if="scaleText" class="mt-2 block">{{ scaleText }}</span>
       </div>
     </div>
-    <div v-if="$slots.ledger" class="min-h-0 flex-1 overflow-y-auto border-t border-hair" tabindex="0" role="group" aria-label="Ledger" data-scrolls>
+    <div
+      v-if="$slots.ledger"
+      class="min-h-0 flex-1 overflow-y-auto border-t border-hair"
+      tabindex="0"
+      role="group"
+      aria-label="Ledger"
+      data-scrolls
+    >
       <slot name="ledger" />
     </div>
   </div>

@@ -19,16 +19,35 @@ function typed(mm: number) {
     const placed = arrayOf(wall, id)
     const axis = side === 'left' || side === 'right' ? 'x' : 'y'
     holdPlace(wall, placed, axis)
-    const by = { left: mm - outline.x, right: width - mm - outline.width - outline.x, bottom: mm - outline.y, top: height - mm - outline.height - outline.y }[side]
+    const by = {
+      left: mm - outline.x,
+      right: width - mm - outline.width - outline.x,
+      bottom: mm - outline.y,
+      top: height - mm - outline.height - outline.y,
+    }[side]
     placed.at[axis].value += by
   })
 }
 </script>
 
 <template>
-  <DraftingCross :canvas="canvas" @pointed="emit('pointed', $event)" @drawn="emit('drawn', $event)" @dimension="(side, value, at) => { typing = { side, value, ...at } }">
+  <DraftingCross
+    :canvas="canvas"
+    @pointed="emit('pointed', $event)"
+    @drawn="emit('drawn', $event)"
+    @dimension="(side, value, at) => { typing = { side, value, ...at } }"
+  >
     <template #over>
-      <LazyDimensionInput v-if="typing && store.array" :key="typing.side" :label="`${SIDES[typing.side]} to ${store.array.name}`" :value="typing.value" :x="typing.x" :y="typing.y" :commit="typed" @done="typing = undefined" />
+      <LazyDimensionInput
+        v-if="typing && store.array"
+        :key="typing.side"
+        :label="`${SIDES[typing.side]} to ${store.array.name}`"
+        :value="typing.value"
+        :x="typing.x"
+        :y="typing.y"
+        :commit="typed"
+        @done="typing = undefined"
+      />
     </template>
     <template #ledger>
       <slot />

@@ -7,7 +7,13 @@ export interface SeamEnd { key: string, end: End, gap?: number, step?: number, t
 export interface Seam { id: string, a: Rect, b: Rect, ends: SeamEnd[] }
 
 /** Seams as the drawing shows them: how wide a mm of them is drawn, what is off counts from, and what is pointed at. */
-export interface SeamDrawing { seams: Seam[], levels: { key: string, outer: Rect }[], tolerance: number, current?: string, pick: (key: string) => void }
+export interface SeamDrawing {
+  seams: Seam[]
+  levels: { key: string, outer: Rect }[]
+  tolerance: number
+  current?: string
+  pick: (key: string) => void
+}
 
 /** Widest seam on the drawing, mm of the wall. */
 const WIDEST = 90
@@ -21,12 +27,23 @@ export function widening(seams: Seam[]): number {
 
 /** Where an end of a seam is: in the middle between both cases. */
 export function endAt({ a, b }: Pick<Seam, 'a' | 'b'>, end: End): { x: number, y: number } {
-  if (end === 'top' || end === 'bottom') return { x: (a.x + a.width + b.x) / 2, y: end === 'top' ? Math.min(a.y + a.height, b.y + b.height) : Math.max(a.y, b.y) }
-  return { x: end === 'right' ? Math.min(a.x + a.width, b.x + b.width) : Math.max(a.x, b.x), y: (a.y + b.y + b.height) / 2 }
+  if (end === 'top' || end === 'bottom')
+    return {
+      x: (a.x + a.width + b.x) / 2,
+      y: end === 'top' ? Math.min(a.y + a.height, b.y + b.height) : Math.max(a.y, b.y),
+    }
+  return {
+    x: end === 'right' ? Math.min(a.x + a.width, b.x + b.width) : Math.max(a.x, b.x),
+    y: (a.y + b.y + b.height) / 2,
+  }
 }
 
 /** The seams of an array as they were read last, for what is only looked at. */
-export function seamsRead(positions: { row: number, column: number, outer: Rect }[], { gaps = [], steps = [] }: Pick<EntryOf<'seams'>, 'gaps' | 'steps'>, target: { x: number, y: number }): Seam[] {
+export function seamsRead(
+  positions: { row: number, column: number, outer: Rect }[],
+  { gaps = [], steps = [] }: Pick<EntryOf<'seams'>, 'gaps' | 'steps'>,
+  target: { x: number, y: number },
+): Seam[] {
   const outerOf = new Map(positions.map(position => [nameOf(position), position.outer]))
   const stepAt = new Map(steps.map(({ between, end, mm }) => [`${between.join(' ')} ${end}`, mm]))
   const seams = new Map<string, Seam>()
@@ -36,7 +53,13 @@ export function seamsRead(positions: { row: number, column: number, outer: Rect 
     const id = between.join(' ')
     const seam = seams.get(id) ?? { id, a, b, ends: [] }
     const step = stepAt.get(`${id} ${end}`)
-    seam.ends.push({ key: `${id} ${end}`, end, gap: mm, target: end === 'top' || end === 'bottom' ? target.x : target.y, ...step !== undefined && { step } })
+    seam.ends.push({
+      key: `${id} ${end}`,
+      end,
+      gap: mm,
+      target: end === 'top' || end === 'bottom' ? target.x : target.y,
+      ...(step !== undefined && { step }),
+    })
     seams.set(id, seam)
   }
   return [...seams.values()]

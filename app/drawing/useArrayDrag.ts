@@ -12,7 +12,9 @@ export function useArrayDrag() {
   function movingArray(dragged: ArrayPlan, { x, y, reach, free }: DragOffset) {
     const { id, name } = dragged
     const { at: from, outline } = arrange(arrayOf(store.wall!, id), store.catalogue.displays, store.wall!)!
-    const snapped = free ? { dx: 0, dy: 0, met: [] } : snap({ ...outline, x: outline.x + x, y: outline.y + y }, linesFor(dragged), reach)
+    const snapped = free
+      ? { dx: 0, dy: 0, met: [] }
+      : snap({ ...outline, x: outline.x + x, y: outline.y + y }, linesFor(dragged), reach)
     met.value = snapped.met
     store.arrayId = id
     edit.show(`Move ${name}`, (wall) => {

@@ -20,7 +20,14 @@ export function useFaces(cut: 'row' | 'column') {
       const share = pulled.value > 0 ? (position.row === row ? pulled.value : 0) : Number(chosenHere)
       const { stowed = 0, service = 0 } = mount?.depth ?? {}
       const standOff = chosen?.carrier?.thickness ?? 0
-      return { ...position, depth: display?.depth ?? 0, standOff, off: standOff + stowed + share * (service - stowed), out: share > 0, lit: isLit({ kind: 'screen', id: position.id }) }
+      return {
+        ...position,
+        depth: display?.depth ?? 0,
+        standOff,
+        off: standOff + stowed + share * (service - stowed),
+        out: share > 0,
+        lit: isLit({ kind: 'screen', id: position.id }),
+      }
     })
   }))
   return { wall, faces }

@@ -6,6 +6,12 @@ export function useSnap() {
   const met = useScreenState<Snapped['met']>('snap-met', () => [])
   const store = useWallStore()
   const { plan } = useWallPlan()
-  const linesFor = ({ id }: ArrayPlan) => snapLines(store.wall!, (plan.value?.arrays ?? []).filter(other => other.id !== id), plan.value?.members ?? [], plan.value?.coursing)
+  const linesFor = ({ id }: ArrayPlan) =>
+    snapLines(
+      store.wall!,
+      (plan.value?.arrays ?? []).filter(other => other.id !== id),
+      plan.value?.members ?? [],
+      plan.value?.coursing,
+    )
   return { met, linesFor }
 }

@@ -12,13 +12,29 @@ export function useTape(current: () => string = () => '') {
   const { pieces } = usePiece()
   const { selectedOf } = useSelection()
   const rows = computed(() => rowsOf(plan.value?.marking.marks ?? []))
-  const row = computed(() => rows.value.find(({ marks }) => marks.some(({ id }) => id === selectedOf('hole') || id === current())) ?? rows.value[0])
-  const stopped = computed(() => new Set(findings.value.filter(({ severity }) => severity === 'stop').map(({ subject }) => keyOf(subject))))
-  const members = computed<Tape>(() => ({ label: drawn.value?.members.length ? pieces.value : 'wall', points: (drawn.value?.members ?? []).map(({ id, centre }) => ({ subject: { kind: 'member', id }, x: centre })) }))
+  const row = computed(
+    () =>
+      rows.value.find(({ marks }) => marks.some(({ id }) => id === selectedOf('hole') || id === current()))
+      ?? rows.value[0],
+  )
+  const stopped = computed(
+    () => new Set(findings.value.filter(({ severity }) => severity === 'stop').map(({ subject }) => keyOf(subject))),
+  )
+  const members = computed<Tape>(() => ({
+    label: drawn.value?.members.length ? pieces.value : 'wall',
+    points: (drawn.value?.members ?? []).map(({ id, centre }) => ({ subject: { kind: 'member', id }, x: centre })),
+  }))
   const holes = computed<Tape>(() => {
     if (!row.value || !plan.value) return members.value
     const { datum } = plan.value.marking
-    return { label: `${row.value.label} holes`, points: row.value.marks.map(mark => ({ subject: subjectOf(mark), x: mark.running + datum.x, doubtful: stopped.value.has(keyOf(subjectOf(mark))) })) }
+    return {
+      label: `${row.value.label} holes`,
+      points: row.value.marks.map(mark => ({
+        subject: subjectOf(mark),
+        x: mark.running + datum.x,
+        doubtful: stopped.value.has(keyOf(subjectOf(mark))),
+      })),
+    }
   })
   return { members, holes }
 }

@@ -11,25 +11,39 @@ export const WHOLE: Zoom = { k: 1, x: 0, y: 0 }
  *
  * @param starts whether the hand may take hold of the drawing where it comes down
  */
-export function useZoom(svg: Readonly<ShallowRef<SVGSVGElement | null>>, { starts, zoomed }: { starts: (event: MouseEvent) => boolean, zoomed: (zoom: Zoom) => void }) {
+export function useZoom(
+  svg: Readonly<ShallowRef<SVGSVGElement | null>>,
+  { starts, zoomed }: { starts: (event: MouseEvent) => boolean, zoomed: (zoom: Zoom) => void },
+) {
   const fetchIt = () => untilFetched(() => Promise.all([import('d3-zoom'), import('d3-selection')]))
-  const behaviour = until(useDrawingStands()).toBe(true).then(fetchIt).then(([{ zoom, zoomIdentity }, { select }]) => ({
-    select, zoomIdentity,
-    behaviour: zoom<SVGSVGElement, unknown>()
-      .scaleExtent([1, 30])
-      .filter((event: MouseEvent) => event.type === 'wheel' || event.button === 1 || (event.button === 0 && starts(event)))
-      .on('zoom', ({ transform }: D3ZoomEvent<SVGSVGElement, unknown>) => zoomed(transform)),
-  }))
-  watch(svg, async (element) => {
-    const { select, behaviour: zooming } = await behaviour
-    if (element) select(element).call(zooming).on('dblclick.zoom', null)
-  }, { immediate: true })
+  const behaviour = until(useDrawingStands())
+    .toBe(true)
+    .then(fetchIt)
+    .then(([{ zoom, zoomIdentity }, { select }]) => ({
+      select,
+      zoomIdentity,
+      behaviour: zoom<SVGSVGElement, unknown>()
+        .scaleExtent([1, 30])
+        .filter(
+          (event: MouseEvent) => event.type === 'wheel' || event.button === 1 || (event.button === 0 && starts(event)),
+        )
+        .on('zoom', ({ transform }: D3ZoomEvent<SVGSVGElement, unknown>) => zoomed(transform)),
+    }))
+  watch(
+    svg,
+    async (element) => {
+      const { select, behaviour: zooming } = await behaviour
+      if (element) select(element).call(zooming).on('dblclick.zoom', null)
+    },
+    { immediate: true },
+  )
   async function act(how: (of: Awaited<typeof behaviour>, element: SVGSVGElement) => void) {
     const of = await behaviour
     if (svg.value) how(of, svg.value)
   }
   return {
     zoomBy: (factor: number) => act(({ behaviour, select }, element) => behaviour.scaleBy(select(element), factor)),
-    fit: () => act(({ behaviour, select, zoomIdentity }, element) => behaviour.transform(select(element), zoomIdentity)),
+    fit: () =>
+      act(({ behaviour, select, zoomIdentity }, element) => behaviour.transform(select(element), zoomIdentity)),
   }
 }

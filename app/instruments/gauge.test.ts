@@ -3,8 +3,25 @@ import type { TrueScreen } from '~~/core/true'
 import { posesNow, practiceFeeler, practiceLevel, type PracticeWall } from './gauge'
 import type { InstrumentEvent } from './instrument'
 
-const screen = (row: number, column: number): TrueScreen => ({ name: `r${row}c${column}`, id: `s${row}${column}`, row, column, width: 1000, height: 600, span: 400, depthSpan: { x: 400, y: 300 }, depth: 8, roll: 0.03, travels: (['height-left', 'height-right', 'lateral'] as const).map(adjuster => ({ adjuster, least: -12, most: 12 })) })
-const wall = (turned = new Map<string, number>()): PracticeWall => ({ key: 'holm-point/ticket-hall', screens: [screen(1, 1), screen(1, 2)], gap: { x: 2, y: 2 }, turned })
+const screen = (row: number, column: number): TrueScreen => ({
+  name: `r${row}c${column}`,
+  id: `s${row}${column}`,
+  row,
+  column,
+  width: 1000,
+  height: 600,
+  span: 400,
+  depthSpan: { x: 400, y: 300 },
+  depth: 8,
+  roll: 0.03,
+  travels: (['height-left', 'height-right', 'lateral'] as const).map(adjuster => ({ adjuster, least: -12, most: 12 })),
+})
+const wall = (turned = new Map<string, number>()): PracticeWall => ({
+  key: 'holm-point/ticket-hall',
+  screens: [screen(1, 1), screen(1, 2)],
+  gap: { x: 2, y: 2 },
+  turned,
+})
 
 describe('a practice feeler gauge', () => {
   async function read(now: PracticeWall) {

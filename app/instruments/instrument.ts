@@ -5,7 +5,11 @@ import type { End } from '~~/core/true'
  * What a measuring instrument sends: a length along the wall, a reading of what is behind it, a gap or a step at the
  * end of a seam, or how far a case is out of level.
  */
-export type InstrumentEvent = { kind: 'length', mm: number } | { kind: 'reading', reading: Omit<TypedReading, 'y'> } | { kind: 'gap' | 'step', mm: number } | { kind: 'roll', mmPerM: number }
+export type InstrumentEvent
+  = | { kind: 'length', mm: number }
+    | { kind: 'reading', reading: Omit<TypedReading, 'y'> }
+    | { kind: 'gap' | 'step', mm: number }
+    | { kind: 'roll', mmPerM: number }
 
 /**
  * Anything that measures and can be listened to. A real device implements this over its own radio

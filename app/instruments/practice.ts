@@ -49,5 +49,7 @@ export const practiceLocator = (): PracticeInstrument => practice('practice-loca
   [{ kind: 'length', mm: Math.round(x + chance(Math.round(x * 10) + Date.now() % 1000).off(LOCATES)) }])
 
 /** A laser distance meter held against the jamb: tells how far along the wall it is pointed, to a millimetre or so. */
-export const practiceDistanceMeter = (): PracticeInstrument => practice('practice-distance', 'Practice laser distance meter', x =>
-  [{ kind: 'length', mm: Math.round(x + chance(Math.round(x * 10)).off(1)) }])
+export const practiceDistanceMeter = (): PracticeInstrument =>
+  practice('practice-distance', 'Practice laser distance meter', x => [
+    { kind: 'length', mm: Math.round(x + chance(Math.round(x * 10)).off(1)) },
+  ])

@@ -9,7 +9,13 @@ export default defineNuxtRouteMiddleware(async ({ path, fullPath }) => {
     const asking = session.confirm()
     // Anyone who is known here need not wait for the server to say so again.
     if (!session.person) await asking
-    else void asking.then(async () => { if (!session.person) await navigateTo({ path: '/sign-in', query: { to: fullPath } }) }, () => {})
+    else
+      void asking.then(
+        async () => {
+          if (!session.person) await navigateTo({ path: '/sign-in', query: { to: fullPath } })
+        },
+        () => {},
+      )
   }
   if (!session.begun) return navigateTo('/begin')
   if (!session.person) return navigateTo({ path: '/sign-in', query: { to: fullPath } })

@@ -149,7 +149,12 @@ async function sendFirst() {
               <Trash2 class="size-4" aria-hidden="true" /> Sign out and erase data
             </button>
           </div>
-          <div v-if="unsent" class="space-y-2 border-l-4 border-stop bg-stop-wash px-3 py-2 text-sm" role="alert" data-testid="unsent-question">
+          <div
+            v-if="unsent"
+            class="space-y-2 border-l-4 border-stop bg-stop-wash px-3 py-2 text-sm"
+            role="alert"
+            data-testid="unsent-question"
+          >
             <p>{{ unsent === 1 ? '1 change' : `${unsent} changes` }} made on this device {{ unsent === 1 ? 'is' : 'are' }} not sent yet. If you erase the data now, you lose {{ unsent === 1 ? 'it' : 'them' }}.</p>
             <div class="flex flex-wrap gap-2">
               <button type="button" class="press press-first" @click="sendFirst">
@@ -201,7 +206,11 @@ async function sendFirst() {
           <p class="text-sm">
             A passkey signs you in with this device’s fingerprint, face or PIN lock.
           </p>
-          <ul v-if="account.passkeys.length" class="divide-y divide-hair border-y border-hair text-sm" data-testid="passkeys">
+          <ul
+            v-if="account.passkeys.length"
+            class="divide-y divide-hair border-y border-hair text-sm"
+            data-testid="passkeys"
+          >
             <li v-for="{ id, name, madeAt } in account.passkeys" :key="id" class="flex items-center gap-3 py-2">
               <span class="min-w-0 flex-1 truncate">{{ deviceWords(name) }}<span class="text-ink-soft">, {{ whenOf(madeAt) }}</span></span>
               <button type="button" class="press" @click="removePasskey(id)">
@@ -232,7 +241,15 @@ async function sendFirst() {
             {{ account.hasPassword ? 'Change password' : 'Set a password' }}
           </h2>
           <FieldFrame v-if="account.hasPassword" id="password-now" label="Current password" :fault="faults.now">
-            <input id="password-now" v-model="password.now" class="field-input" type="password" autocomplete="current-password" maxlength="200" :aria-invalid="faults.now !== ''">
+            <input
+              id="password-now"
+              v-model="password.now"
+              class="field-input"
+              type="password"
+              autocomplete="current-password"
+              maxlength="200"
+              :aria-invalid="faults.now !== ''"
+            >
           </FieldFrame>
           <PasswordField id="password-next" v-model="password.next" label="New password" :fault="faults.next" />
           <button type="submit" class="press">

@@ -60,7 +60,12 @@ useHead({ title: 'Audit log · Wide Trellis' })
         <ul class="mt-2 divide-y divide-hair border-y border-hair text-sm" data-testid="sessions">
           <li v-for="session in open" :key="session.id" class="flex items-center gap-3 py-2">
             <span class="min-w-0 flex-1"><b class="font-semibold">{{ session.name }}</b>, <span :title="session.device">{{ deviceWords(session.device) }}</span><span class="block text-ink-soft">signed in {{ whenOf(session.beganAt) }}, last seen {{ whenOf(session.seenAt) }}</span></span>
-            <button type="button" class="press" :aria-label="`Revoke the session of ${session.name}`" @click="end(session)">
+            <button
+              type="button"
+              class="press"
+              :aria-label="`Revoke the session of ${session.name}`"
+              @click="end(session)"
+            >
               Revoke
             </button>
           </li>
@@ -98,7 +103,12 @@ useHead({ title: 'Audit log · Wide Trellis' })
           <table class="mt-2 w-full text-left text-sm">
             <thead>
               <tr class="border-b border-hair">
-                <th v-for="title in ['Time', 'User', 'Action', 'Subject', 'Details']" :key="title" scope="col" class="py-1 pr-4 font-semibold">
+                <th
+                  v-for="title in ['Time', 'User', 'Action', 'Subject', 'Details']"
+                  :key="title"
+                  scope="col"
+                  class="py-1 pr-4 font-semibold"
+                >
                   {{ title }}
                 </th>
               </tr>

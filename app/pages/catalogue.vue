@@ -9,7 +9,9 @@ const session = useSessionStore()
 const { house, failed, load, modelsOfKind } = useHouseCatalogue()
 await load()
 const { system, toggle } = useUnits()
-useCommands([{ id: 'units', title: 'Switch between mm and feet and inches', group: 'Everywhere', keys: ['u'], run: toggle }])
+useCommands([
+  { id: 'units', title: 'Switch between mm and feet and inches', group: 'Everywhere', keys: ['u'], run: toggle },
+])
 const kind = ref<ModelKind>('display')
 const search = ref('')
 const shown = ref('current')
@@ -22,14 +24,20 @@ const keyOf = (id: string) => `${kind.value}/${id}`
 const kept = computed(() => modelsOfKind(kind.value))
 const isKept = (id: string) => kept.value.some(model => model.id === id)
 /** What the catalogue has, and what is being made and is not in it yet. */
-const models = computed(() => [...kept.value, ...Object.entries(drafts.value).flatMap(([key, draft]) => key === keyOf(draft.id) && !isKept(draft.id) ? [draft] : [])])
+const models = computed(() => [
+  ...kept.value,
+  ...Object.entries(drafts.value).flatMap(([key, draft]) =>
+    key === keyOf(draft.id) && !isKept(draft.id) ? [draft] : [],
+  ),
+])
 const usedBy = (id: string) => house.value?.kept[keyOf(id)]?.usedBy ?? []
 const model = computed(() => models.value.find(({ id }) => id === chosen.value))
 function look(next: ModelKind) {
   kind.value = next
   search.value = said.value = ''
   file.value = undefined
-  chosen.value = [...offered(modelsOfKind(next))].sort((a, b) => (a.name ?? a.id).localeCompare(b.name ?? b.id))[0]?.id ?? ''
+  chosen.value
+    = [...offered(modelsOfKind(next))].sort((a, b) => (a.name ?? a.id).localeCompare(b.name ?? b.id))[0]?.id ?? ''
 }
 look('display')
 watch(chosen, () => { said.value = '' })
@@ -51,7 +59,10 @@ function begin(from: Model) {
 async function save(next: Model) {
   const version = house.value!.kept[keyOf(next.id)]?.version
   try {
-    const { id } = await api<{ id: string }>(`/catalogue/${kind.value}`, { method: 'PUT', body: { model: next, version } })
+    const { id } = await api<{ id: string }>(`/catalogue/${kind.value}`, {
+      method: 'PUT',
+      body: { model: next, version },
+    })
     await load()
     leave(next.id)
     chosen.value = id
@@ -101,20 +112,34 @@ useHead({ title: 'Catalogue · Wide Trellis' })
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: 'Catalogue' }]">
-      <button type="button" class="min-h-9 rounded border border-on-bar-soft px-2 text-sm" title="Switch between mm and feet and inches" @click="toggle">
+      <button
+        type="button"
+        class="min-h-9 rounded border border-on-bar-soft px-2 text-sm"
+        title="Switch between mm and feet and inches"
+        @click="toggle"
+      >
         {{ system === 'metric' ? 'mm' : 'ft in' }}
       </button>
     </TopBar>
     <p v-if="failed" class="field-fault p-6" role="alert">
       {{ failed }}
     </p>
-    <main v-else class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-3 overflow-y-auto p-4 md:grid-cols-[minmax(0,5fr)_minmax(0,7fr)] md:overflow-hidden">
+    <main
+      v-else
+      class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-3 overflow-y-auto p-4 md:grid-cols-[minmax(0,5fr)_minmax(0,7fr)] md:overflow-hidden"
+    >
       <div class="flex min-h-0 flex-col gap-3">
         <div class="flex items-center gap-3 max-md:flex-col max-md:items-stretch">
           <h1 class="text-2xl font-bold">
             Catalogue
           </h1>
-          <BenchPanels class="flex-1" :model-value="kind" :panels="MODEL_KINDS.map(id => ({ id, title: KINDS[id].names }))" label="Model types" @update:model-value="look" />
+          <BenchPanels
+            class="flex-1"
+            :model-value="kind"
+            :panels="MODEL_KINDS.map(id => ({ id, title: KINDS[id].names }))"
+            label="Model types"
+            @update:model-value="look"
+          />
         </div>
         <div
           v-if="session.may('firm.catalogue') && (sample > 0 || models.length === 0)"
@@ -135,16 +160,46 @@ useHead({ title: 'Catalogue · Wide Trellis' })
             Load sample
           </button>
         </div>
-        <ModelTable v-model:search="search" v-model:shown="shown" v-model:chosen="chosen" class="flex-1" :kind="kind" :models="models" :used-by="id => usedBy(id).length" :unkept="id => keyOf(id) in drafts" />
+        <ModelTable
+          v-model:search="search"
+          v-model:shown="shown"
+          v-model:chosen="chosen"
+          class="flex-1"
+          :kind="kind"
+          :models="models"
+          :used-by="id => usedBy(id).length"
+          :unkept="id => keyOf(id) in drafts"
+        />
         <div class="flex flex-wrap gap-2">
-          <button v-if="session.may('firm.catalogue')" type="button" class="press" :disabled="!model" @click="model && begin(model)">
+          <button
+            v-if="session.may('firm.catalogue')"
+            type="button"
+            class="press"
+            :disabled="!model"
+            @click="model && begin(model)"
+          >
             <Plus class="size-4" aria-hidden="true" /> New from this model
           </button>
-          <label v-if="session.may('firm.catalogue')" class="press cursor-pointer focus-within:outline-3 focus-within:outline-focus">
+          <label
+            v-if="session.may('firm.catalogue')"
+            class="press cursor-pointer focus-within:outline-3 focus-within:outline-focus"
+          >
             <FileUp class="size-4" aria-hidden="true" /> Import
-            <input type="file" class="sr-only" accept=".csv,.json,text/csv,application/json" data-testid="model-file" @change="choose">
+            <input
+              type="file"
+              class="sr-only"
+              accept=".csv,.json,text/csv,application/json"
+              data-testid="model-file"
+              @change="choose"
+            >
           </label>
-          <a v-for="format in EXPORTS.catalogue" :key="format" class="press" :href="`/api/catalogue/${kind}?format=${format}`" download><Download class="size-4" aria-hidden="true" /> {{ FORMATS[format].name }}</a>
+          <a
+            v-for="format in EXPORTS.catalogue"
+            :key="format"
+            class="press"
+            :href="`/api/catalogue/${kind}?format=${format}`"
+            download
+          ><Download class="size-4" aria-hidden="true" /> {{ FORMATS[format].name }}</a>
         </div>
         <p class="min-h-5 text-sm" role="status">
           {{ said }}
@@ -157,7 +212,14 @@ useHead({ title: 'Catalogue · Wide Trellis' })
             :key="`${kind} ${model.id}`" :kind="kind" :model="model" :draft="drafts[keyOf(model.id)] ?? model" :used-by="usedBy(model.id)" :held="house?.kept[keyOf(model.id)]?.held" :fresh="!isKept(model.id)"
             class="flex-1" @change="hold" @save="save" @duplicate="begin" @leave="leave(model.id)"
           />
-          <StockPanel v-if="isKept(model.id) && session.may('firm.stock')" :id="model.id" :key="`stock ${kind} ${model.id}`" :kind="kind" :count="house?.stock[keyOf(model.id)]" @moved="load" />
+          <StockPanel
+            v-if="isKept(model.id) && session.may('firm.stock')"
+            :id="model.id"
+            :key="`stock ${kind} ${model.id}`"
+            :kind="kind"
+            :count="house?.stock[keyOf(model.id)]"
+            @moved="load"
+          />
         </div>
       </div>
     </main>

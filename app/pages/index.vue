@@ -30,7 +30,8 @@ async function create() {
     await navigateTo(`/sites/${id}`)
   }
   catch (error) {
-    fault.value = (error as ApiError).faults?.map(({ message }) => `The name ${message}.`).join(' ') || (error as Error).message
+    fault.value
+      = (error as ApiError).faults?.map(({ message }) => `The name ${message}.`).join(' ') || (error as Error).message
   }
 }
 
@@ -44,7 +45,10 @@ async function bringIn(brought: unknown, copy: boolean) {
   faults.value = []
   try {
     const path = brought instanceof Blob ? 'archive' : 'import'
-    const { id, leftOut: files = [] } = await api<{ id: string, leftOut?: string[] }>(`/sites/${path}${copy ? '?copy=1' : ''}`, { method: 'POST', body: brought })
+    const { id, leftOut: files = [] } = await api<{ id: string, leftOut?: string[] }>(
+      `/sites/${path}${copy ? '?copy=1' : ''}`,
+      { method: 'POST', body: brought },
+    )
     if (files.length === 0) return void await navigateTo(`/sites/${id}`)
     leftOut.value = { id, files }
     await load()
@@ -68,7 +72,13 @@ async function readFile(event: Event) {
   input.value = ''
 }
 useCommands([
-  { id: 'import', title: 'Import job file', group: 'Everywhere', when: () => session.may('site.begin'), run: () => file.value?.click() },
+  {
+    id: 'import',
+    title: 'Import job file',
+    group: 'Everywhere',
+    when: () => session.may('site.begin'),
+    run: () => file.value?.click(),
+  },
 ])
 </script>
 
@@ -90,7 +100,11 @@ useCommands([
         </p>
         <ul v-if="sites?.length" class="mb-3 flex max-h-32 flex-wrap gap-2 overflow-y-auto">
           <li v-for="site in sites" :key="site.id">
-            <NuxtLink :to="`/sites/${site.id}`" no-prefetch class="flex min-h-[var(--target)] items-center gap-2 border border-edge bg-paper px-3 text-sm font-semibold hover:border-ink">
+            <NuxtLink
+              :to="`/sites/${site.id}`"
+              no-prefetch
+              class="flex min-h-[var(--target)] items-center gap-2 border border-edge bg-paper px-3 text-sm font-semibold hover:border-ink"
+            >
               <MapPin class="size-4 text-ink-soft" aria-hidden="true" />{{ site.name }}<span class="font-normal text-ink-soft">{{ site.walls.length }}</span>
             </NuxtLink>
           </li>
@@ -114,7 +128,15 @@ useCommands([
             New site
           </h2>
           <FieldFrame id="site-name" v-slot="{ describedby }" label="Name" :fault="fault">
-            <input id="site-name" v-model="name" class="field-input" :aria-invalid="fault !== ''" :aria-describedby="describedby" autocomplete="off" @input="fault = ''">
+            <input
+              id="site-name"
+              v-model="name"
+              class="field-input"
+              :aria-invalid="fault !== ''"
+              :aria-describedby="describedby"
+              autocomplete="off"
+              @input="fault = ''"
+            >
           </FieldFrame>
           <FieldFrame id="site-units" label="Units">
             <select id="site-units" v-model="units" class="field-input">
@@ -150,7 +172,15 @@ useCommands([
           <h2 class="font-semibold">
             Job file
           </h2>
-          <input ref="file" type="file" accept=".json,.zip,application/json,application/zip" class="hidden" data-testid="job-file" aria-label="Job file" @change="readFile">
+          <input
+            ref="file"
+            type="file"
+            accept=".json,.zip,application/json,application/zip"
+            class="hidden"
+            data-testid="job-file"
+            aria-label="Job file"
+            @change="readFile"
+          >
           <button type="button" class="press w-full" @click="file?.click()">
             <FileUp class="size-4" aria-hidden="true" /> Import job file
           </button>
@@ -166,7 +196,11 @@ useCommands([
           <p v-if="leftOut" class="border-l-4 border-caution bg-caution-wash p-2 text-sm" role="status">
             <NuxtLink :to="`/sites/${leftOut.id}`" class="underline">The site</NuxtLink> is imported. These files in the ZIP were left out: {{ leftOut.files.slice(0, 5).join(', ') }}{{ leftOut.files.length > 5 ? ', …' : '' }}.
           </p>
-          <ul v-if="faults.length" class="max-h-60 overflow-y-auto border-l-4 border-stop bg-stop-wash p-2 text-sm" role="alert">
+          <ul
+            v-if="faults.length"
+            class="max-h-60 overflow-y-auto border-l-4 border-stop bg-stop-wash p-2 text-sm"
+            role="alert"
+          >
             <li v-for="wrong in faults" :key="wrong.path + wrong.message">
               <code class="figures break-all">{{ wrong.path }}</code> {{ wrong.message }}
             </li>

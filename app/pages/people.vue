@@ -48,19 +48,29 @@ const reset = ({ id, name }: PersonSummary) => ask(async () => {
   link.value = { who: name, ...await api<{ address: string }>(`/people/${id}/reset`, { method: 'POST', body: {} }) }
   state.value = await api('/people')
 })
-const change = ({ id }: PersonSummary, body: unknown) => ask(async () => { state.value = await api(`/people/${id}`, { method: 'PUT', body }) })
+const change = ({ id }: PersonSummary, body: unknown) =>
+  ask(async () => {
+    state.value = await api(`/people/${id}`, { method: 'PUT', body })
+  })
 const remove = ({ id }: PersonSummary, body: object) =>
   ask(async () => { state.value = await api(`/people/${id}`, { method: 'DELETE', body }) })
 const madeBy = <Made extends { madeBy: string }>({ name }: PersonSummary, made: Made[] = []) =>
   made.filter(each => each.madeBy === name)
-const takeBack = ({ id }: InvitationSummary) => ask(async () => { state.value = await api(`/people/invitations/${id}`, { method: 'DELETE', body: {} }) })
+const takeBack = ({ id }: InvitationSummary) =>
+  ask(async () => {
+    state.value = await api(`/people/invitations/${id}`, { method: 'DELETE', body: {} })
+  })
 useHead({ title: 'People · Wide Trellis' })
 </script>
 
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: 'People' }]" />
-    <main class="mx-auto grid w-full max-w-5xl flex-1 content-start gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]" tabindex="0" aria-label="People">
+    <main
+      class="mx-auto grid w-full max-w-5xl flex-1 content-start gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]"
+      tabindex="0"
+      aria-label="People"
+    >
       <div class="space-y-6">
         <header>
           <h1 class="text-2xl font-bold">
@@ -71,7 +81,14 @@ useHead({ title: 'People · Wide Trellis' })
           </p>
           <div v-if="link" class="mt-2 space-y-1 border-l-4 border-good bg-good-wash px-3 py-2 text-sm" role="status">
             <p>Send this link to {{ link.who }}. It is shown once, works once and expires after 7 days.</p>
-            <input class="field-input" readonly :value="link.address" aria-label="Link" data-testid="join-link" @focus="($event.target as HTMLInputElement).select()">
+            <input
+              class="field-input"
+              readonly
+              :value="link.address"
+              aria-label="Link"
+              data-testid="join-link"
+              @focus="($event.target as HTMLInputElement).select()"
+            >
           </div>
         </header>
         <AsideList />
@@ -103,10 +120,25 @@ useHead({ title: 'People · Wide Trellis' })
             Invite a person
           </h2>
           <FieldFrame id="invite-name" label="Name" :fault="faults.name">
-            <input id="invite-name" v-model="form.name" class="field-input" autocomplete="off" maxlength="200" :aria-invalid="!!faults.name">
+            <input
+              id="invite-name"
+              v-model="form.name"
+              class="field-input"
+              autocomplete="off"
+              maxlength="200"
+              :aria-invalid="!!faults.name"
+            >
           </FieldFrame>
           <FieldFrame id="invite-address" label="E-mail address" :fault="faults.address">
-            <input id="invite-address" v-model="form.address" class="field-input" type="email" autocomplete="off" maxlength="200" :aria-invalid="!!faults.address">
+            <input
+              id="invite-address"
+              v-model="form.address"
+              class="field-input"
+              type="email"
+              autocomplete="off"
+              maxlength="200"
+              :aria-invalid="!!faults.address"
+            >
           </FieldFrame>
           <RoleFields id="invite" v-model:role="form.role" v-model:chosen="form.sites" :sites="sites" />
           <button type="submit" class="press press-first w-full">

@@ -16,7 +16,15 @@ useHead({ title: 'House rules · Wide Trellis' })
         {{ failed }}
       </p>
       <TouchedWalls v-if="proposed" :proposed="proposed" @accept="accept" @leave="leave" />
-      <HouseRules v-if="state" :levels="{ firm: state.rules, site: {}, wall: {} }" level="firm" :units="units || 'metric'" :says="says" :fixed="!session.may('firm.rules')" @choose="choose" />
+      <HouseRules
+        v-if="state"
+        :levels="{ firm: state.rules, site: {}, wall: {} }"
+        level="firm"
+        :units="units || 'metric'"
+        :says="says"
+        :fixed="!session.may('firm.rules')"
+        @choose="choose"
+      />
     </main>
   </div>
 </template>

@@ -27,14 +27,21 @@ async function byPasskey() {
     location.assign(wayOn())
   }
   catch (error) {
-    fault.value = (error as { data?: { error?: { message: string } } }).data?.error?.message ?? 'The passkey was not used. Sign in with your password.'
+    fault.value
+      = (error as { data?: { error?: { message: string } } }).data?.error?.message
+        ?? 'The passkey was not used. Sign in with your password.'
   }
 }
 </script>
 
 <template>
   <DoorFrame title="Sign in">
-    <p v-if="session.locked" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm" role="status" data-testid="locked">
+    <p
+      v-if="session.locked"
+      class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm"
+      role="status"
+      data-testid="locked"
+    >
       {{ session.locked }}
     </p>
     <p v-if="failed" class="field-fault" role="alert">
@@ -44,17 +51,43 @@ async function byPasskey() {
       <p class="text-sm">
         Demo on this computer. Sign in as:
       </p>
-      <button v-for="{ id, name, role } in session.demo" :key="id" type="button" class="grid w-full grid-cols-[7.5rem_1fr] items-baseline gap-3 border-l-4 border-pine bg-paper px-3 py-2 text-left hover:bg-plaster" :disabled="busy" @click="enter('/session/demo', { person: id })">
+      <button
+        v-for="{ id, name, role } in session.demo"
+        :key="id"
+        type="button"
+        class="grid w-full grid-cols-[7.5rem_1fr] items-baseline gap-3 border-l-4 border-pine bg-paper px-3 py-2 text-left hover:bg-plaster"
+        :disabled="busy"
+        @click="enter('/session/demo', { person: id })"
+      >
         <span class="font-semibold whitespace-nowrap">{{ name }}</span>
         <span class="text-sm text-ink-soft">{{ ROLE_WORDS[role].title }}: {{ ROLE_WORDS[role].does }}</span>
       </button>
     </section>
-    <form class="space-y-3" :class="{ 'border-t border-hair pt-4': session.demo }" novalidate @submit.prevent="signIn()">
+    <form
+      class="space-y-3"
+      :class="{ 'border-t border-hair pt-4': session.demo }"
+      novalidate
+      @submit.prevent="signIn()"
+    >
       <FieldFrame id="sign-address" label="E-mail address" :fault="faults.address">
-        <input id="sign-address" v-model="form.address" class="field-input" type="email" autocomplete="username webauthn" required>
+        <input
+          id="sign-address"
+          v-model="form.address"
+          class="field-input"
+          type="email"
+          autocomplete="username webauthn"
+          required
+        >
       </FieldFrame>
       <FieldFrame id="sign-password" label="Password" :fault="faults.password">
-        <input id="sign-password" v-model="form.password" class="field-input" type="password" autocomplete="current-password" required>
+        <input
+          id="sign-password"
+          v-model="form.password"
+          class="field-input"
+          type="password"
+          autocomplete="current-password"
+          required
+        >
       </FieldFrame>
       <p v-if="fault" class="field-fault" role="alert">
         {{ fault }}

@@ -6,6 +6,8 @@ export default defineNuxtPlugin(() => {
   const router = useRouter()
   onSignedOut((why) => {
     if (!session.person) return
-    void session.lock(why).then(() => router.push({ path: '/sign-in', query: { to: router.currentRoute.value.fullPath } }))
+    void session
+      .lock(why)
+      .then(() => router.push({ path: '/sign-in', query: { to: router.currentRoute.value.fullPath } }))
   })
 })

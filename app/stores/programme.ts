@@ -40,7 +40,12 @@ export interface ProgrammeWall {
 }
 
 /** All that the server gives of the programme. */
-export interface ProgrammeData extends ProgrammeState { people: { id: string, name: string, role: StaffRole }[], sites: (SiteOfProgramme & Site)[], walls: ProgrammeWall[], pending: number }
+export interface ProgrammeData extends ProgrammeState {
+  people: { id: string, name: string, role: StaffRole }[]
+  sites: (SiteOfProgramme & Site)[]
+  walls: ProgrammeWall[]
+  pending: number
+}
 
 /** While states of walls are being calculated, it is asked again after so long, ms. */
 const AGAIN = 1_500
@@ -64,14 +69,21 @@ export const useProgrammeStore = defineStore('programme', () => {
   /** Whether it is planned without keeping to what people were reported. */
   const afresh = ref(false)
   /** What a change made of the schedule, until a person has looked at it. */
-  const change = shallowRef<{ title: string, moved: Moved[], finishBefore: number, finishAfter: number, settings: Settings }>()
+  const change = shallowRef<{
+    title: string
+    moved: Moved[]
+    finishBefore: number
+    finishAfter: number
+    settings: Settings
+  }>()
   /** Settings as they were before each change, and those that were taken back. */
   const history = shallowRef(emptyHistory<Settings>())
 
   const settings = computed(() => data.value?.settings ?? NO_SETTINGS)
   const zoneOf = (site: string) => data.value?.sites.find(({ id }) => id === site)?.zone ?? settings.value.zone
   const siteName = (id: string) => data.value?.sites.find(site => site.id === id)?.name ?? id
-  const wallName = (site: string, id: string) => data.value?.walls.find(wall => wall.site === site && wall.id === id)?.name ?? id
+  const wallName = (site: string, id: string) =>
+    data.value?.walls.find(wall => wall.site === site && wall.id === id)?.name ?? id
   const crewName = (id: string) => settings.value.crews.find(crew => crew.id === id)?.name ?? id
   const personName = (id: string) => data.value?.people.find(person => person.id === id)?.name ?? id
   const taskOf = (id: string) => planned.value?.tasks.find(task => task.id === id)
@@ -83,12 +95,20 @@ export const useProgrammeStore = defineStore('programme', () => {
     for (const { task, crew, startsAt, endsAt } of published.value.filter(stretch => stretch.endsAt > now)) {
       const [from, to] = [minuteOf(startsAt), minuteOf(endsAt)]
       const known = places.get(task)
-      places.set(task, known ? { ...known, end: to, spans: [...known.spans, { from, to }] } : { task, crew, start: from, end: to, spans: [{ from, to }] })
+      places.set(
+        task,
+        known
+          ? { ...known, end: to, spans: [...known.spans, { from, to }] }
+          : { task, crew, start: from, end: to, spans: [{ from, to }] },
+      )
     }
     return [...places.values()]
   })
   let scheduler: Remote<Scheduler> | undefined
-  const atWork = () => scheduler ??= wrap<Scheduler>(new Worker(new URL('../workers/schedule.worker.ts', import.meta.url), { type: 'module' }))
+  const atWork = () =>
+    (scheduler ??= wrap<Scheduler>(
+      new Worker(new URL('../workers/schedule.worker.ts', import.meta.url), { type: 'module' }),
+    ))
 
   async function workOut() {
     const { sites, walls, people } = data.value!
@@ -96,13 +116,33 @@ export const useProgrammeStore = defineStore('programme', () => {
     const here = new Set(people.map(({ id }) => id))
     const crews = settings.value.crews.map(crew => ({ ...crew, people: crew.people.filter(id => here.has(id)) }))
     const now = new Date().toISOString()
-    const underWay = publishedPlaces.value.filter(({ start }) => start <= minuteOf(now)).map(({ task, crew, spans }) => ({ task, crew, spans }))
+    const underWay = publishedPlaces.value
+      .filter(({ start }) => start <= minuteOf(now))
+      .map(({ task, crew, spans }) => ({ task, crew, spans }))
     busy.value = true
     try {
-      planned.value = await atWork().plan(JSON.parse(JSON.stringify({
-        settings: { ...settings.value, crews }, sites, now: minuteOf(now), underWay, ...!afresh.value && { before: publishedPlaces.value.map(({ task, crew, start }) => ({ task, crew, start })) },
-        walls: walls.map(({ site, id, name, work, stops, issued }) => ({ site, id, name, stops, issued, ...work && { work } })), samples: walls.flatMap(({ samples = [] }) => samples),
-      })))
+      planned.value = await atWork().plan(
+        JSON.parse(
+          JSON.stringify({
+            settings: { ...settings.value, crews },
+            sites,
+            now: minuteOf(now),
+            underWay,
+            ...(!afresh.value && {
+              before: publishedPlaces.value.map(({ task, crew, start }) => ({ task, crew, start })),
+            }),
+            walls: walls.map(({ site, id, name, work, stops, issued }) => ({
+              site,
+              id,
+              name,
+              stops,
+              issued,
+              ...(work && { work }),
+            })),
+            samples: walls.flatMap(({ samples = [] }) => samples),
+          }),
+        ),
+      )
     }
     finally {
       busy.value = false
@@ -189,7 +229,14 @@ export const useProgrammeStore = defineStore('programme', () => {
     history.value = recorded(history.value, { label: title ?? '', before, after })
     fault.value = ''
     await workOut()
-    if (title && was && planned.value) change.value = { title, moved: movedTasks(was.placed, planned.value.placed), finishBefore: was.finish, finishAfter: planned.value.finish, settings: before }
+    if (title && was && planned.value)
+      change.value = {
+        title,
+        moved: movedTasks(was.placed, planned.value.placed),
+        finishBefore: was.finish,
+        finishAfter: planned.value.finish,
+        settings: before,
+      }
     return ''
   }
 
@@ -218,8 +265,13 @@ export const useProgrammeStore = defineStore('programme', () => {
   const redo = () => step(redone)
 
   /** Puts a task at a time and with a crew manually; it stays there whatever else moves. */
-  const fix = (task: string, crew: string, start: number) => edit(now => ({ ...now, fixed: [...(now.fixed ?? []).filter(each => each.task !== task), { task, crew, start: momentOf(start) }] }))
-  const letGo = (task: string) => told(edit(now => ({ ...now, fixed: (now.fixed ?? []).filter(each => each.task !== task) })))
+  const fix = (task: string, crew: string, start: number) =>
+    edit(now => ({
+      ...now,
+      fixed: [...(now.fixed ?? []).filter(each => each.task !== task), { task, crew, start: momentOf(start) }],
+    }))
+  const letGo = (task: string) =>
+    told(edit(now => ({ ...now, fixed: (now.fixed ?? []).filter(each => each.task !== task) })))
   const isFixed = (task: string) => settings.value.fixed?.some(each => each.task === task) ?? false
 
   async function publish(): Promise<string> {
@@ -228,7 +280,10 @@ export const useProgrammeStore = defineStore('programme', () => {
     if (await device.settings.count() > 0) return 'Your last changes are not saved yet. Publish when they are.'
     const info = new Map(planned.value!.tasks.map(task => [task.id, task]))
     try {
-      const state = await api<ProgrammeState>('/programme/publish', { method: 'POST', body: { stretches: stretchesOf(planned.value!.placed, info), version: data.value!.version } })
+      const state = await api<ProgrammeState>('/programme/publish', {
+        method: 'POST',
+        body: { stretches: stretchesOf(planned.value!.placed, info), version: data.value!.version },
+      })
       data.value = { ...data.value!, ...state, settings: settings.value }
       await loadPublished()
       return ''
@@ -252,7 +307,10 @@ export const useProgrammeStore = defineStore('programme', () => {
     if (!planned.value) return []
     const { from, placed } = planned.value
     // What is under way goes on as it was reported, or is over before anything can be planned.
-    const goesOn = ({ before, after }: Moved) => before !== undefined && before.start < from && (after ? before.end === after.end && before.crew === after.crew : before.end <= from)
+    const goesOn = ({ before, after }: Moved) =>
+      before !== undefined
+      && before.start < from
+      && (after ? before.end === after.end && before.crew === after.crew : before.end <= from)
     return movedTasks(publishedPlaces.value, placed).filter(each => !goesOn(each))
   })
 

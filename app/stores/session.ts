@@ -27,7 +27,8 @@ const DAY = 86_400_000
  */
 export const deviceNameOf = ({ id, first }: SignedIn['firm']): string => first ? 'wide-trellis' : `wide-trellis-${id}`
 
-const TOO_LONG = 'This device has been offline for longer than the firm allows. Connect and sign in again. Unsent work is kept.'
+const TOO_LONG = 'This device has been offline for longer than the firm allows. Connect and sign in again. Unsent '
+  + 'work is kept.'
 
 /** What takes walls off the device's store comes with the store, which nobody needs to sign in. */
 const forget = () => import('../sync/forget')

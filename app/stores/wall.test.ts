@@ -59,7 +59,9 @@ describe('an edit', () => {
   it('that is wrong changes nothing and says where', () => {
     const store = opened()
     expect(store.edit('Wall width', widen(-1)).map(({ path }) => path)).toEqual(['$.width'])
-    expect(store.edit('Wall width', widen(2000))).toEqual([{ path: '$.arrays[0].columns', message: '3 columns are 3065.4 mm wide; the wall is 2000 mm' }])
+    expect(store.edit('Wall width', widen(2000))).toEqual([
+      { path: '$.arrays[0].columns', message: '3 columns are 3065.4 mm wide; the wall is 2000 mm' },
+    ])
     expect([store.wall!.width, store.history.past]).toEqual([6200, []])
   })
 
@@ -124,7 +126,16 @@ describe('two people', () => {
 })
 
 describe('what this device still had of a wall', () => {
-  const change = (more: Partial<DesignChange> = {}): DesignChange => ({ key: 'holm-point/w1', site: 'holm-point', id: 'w1', version: 1, base: exampleJob().walls[0]!, wall: { ...exampleJob().walls[0]!, width: 6300 }, models: {}, ...more })
+  const change = (more: Partial<DesignChange> = {}): DesignChange => ({
+    key: 'holm-point/w1',
+    site: 'holm-point',
+    id: 'w1',
+    version: 1,
+    base: exampleJob().walls[0]!,
+    wall: { ...exampleJob().walls[0]!, width: 6300 },
+    models: {},
+    ...more,
+  })
 
   it('is there when the wall opens, unsaved, and can be undone', () => {
     const store = useWallStore()
@@ -143,7 +154,14 @@ describe('what this device still had of a wall', () => {
   })
 
   it('has each entry of the log once, whoever has it by now', () => {
-    const entry = { id: 'l1', at: '2026-05-11T09:00:00+01:00', by: 'Isla Brand', wall: 'w1', kind: 'remark' as const, note: 'dusty' }
+    const entry = {
+      id: 'l1',
+      at: '2026-05-11T09:00:00+01:00',
+      by: 'Isla Brand',
+      wall: 'w1',
+      kind: 'remark' as const,
+      note: 'dusty',
+    }
     const state = stateOf()
     state.job.log = [entry]
     const store = useWallStore()
@@ -176,7 +194,9 @@ describe('who may not', () => {
     useMe().name.value = 'Odd Varga'
     useMe().id.value = 'p2'
     store.rights = action => may({ role: 'crew', sites: ['holm-point'] }, action, { site: 'holm-point' })
-    expect(store.edit('Wall width', widen(6300))[0]!.message).toBe('You cannot edit the survey and design of a wall here: ask a planner or a lead')
+    expect(store.edit('Wall width', widen(6300))[0]!.message).toBe(
+      'You cannot edit the survey and design of a wall here: ask a planner or a lead',
+    )
     expect(store.tryOut(widen(6300))).toEqual([])
     expect([store.wall!.width, store.preview]).toEqual([6200, undefined])
     expect(store.record({ kind: 'issued', revision: 'A' })[0]!.message).toContain('ask a planner or a lead')

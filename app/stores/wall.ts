@@ -35,7 +35,10 @@ type Checks = typeof import('./wallChecks')
 const LOADING: Fault = { path: '$', message: 'The wall is still loading: try again in a moment' }
 
 /** That something is not for the signed-in person, and for whom it is. */
-const cannot = (action: Action): Fault => ({ path: '$', message: `You cannot ${RIGHTS[action].title} here: ask ${whoMay(action)}` })
+const cannot = (action: Action): Fault => ({
+  path: '$',
+  message: `You cannot ${RIGHTS[action].title} here: ask ${whoMay(action)}`,
+})
 
 /**
  * The wall that is worked on: what people measured and decided, nothing that follows from it.
@@ -84,28 +87,46 @@ export const useWallStore = defineStore('wall', () => {
   const siteUnits = computed(() => server.value?.job.site.units ?? 'metric')
   /** Models added from the firm's catalogue that the server's copy of the site does not have yet. */
   const addedModels = shallowRef<Partial<Catalogue>>({})
-  const catalogue = computed(() => withModels(server.value?.job.catalogue ?? { displays: [], mounts: [], fasteners: [] }, addedModels.value))
+  const catalogue = computed(() =>
+    withModels(server.value?.job.catalogue ?? { displays: [], mounts: [], fasteners: [] }, addedModels.value),
+  )
   /** The house rules that hold for the wall as it is shown, and what each level chose. */
   const ruleLevels = computed(() => levelsOf(server.value?.job ?? { rules: {} }, shown.value))
   const rules = computed(() => effectiveRules(ruleLevels.value))
   /** What the wall is planned with beside itself. */
-  const context = computed<PlanContext>(() => ({ catalogue: catalogue.value, rules: rules.value, site: { units: siteUnits.value } }))
+  const context = computed<PlanContext>(() => ({
+    catalogue: catalogue.value,
+    rules: rules.value,
+    site: { units: siteUnits.value },
+  }))
   const serverWall = computed(() => server.value?.job.walls[0])
   const unsaved = computed(() => wall.value !== undefined && !same(wall.value, serverWall.value))
   /** The wall that is drawn: the other's in a conflict, else the preview, else the edited one. */
-  const shown = computed(() => conflict.value && looking.value === 'theirs' ? conflict.value.theirs.job.walls[0] : preview.value ?? wall.value)
+  const shown = computed(() =>
+    conflict.value && looking.value === 'theirs' ? conflict.value.theirs.job.walls[0] : (preview.value ?? wall.value),
+  )
   const allLog = computed(() => [...log.value, ...unsentLog.value, ...unwrittenHere.value])
   /** What the wall is called in its log, with what is at hand of what was issued. */
-  const wallRecord = computed(() => ({ id: id.value, ...wall.value?.formerId !== undefined && { formerId: wall.value.formerId }, revisions: frozen.value.map(storedOf) }))
+  const wallRecord = computed(() => ({
+    id: id.value,
+    ...(wall.value?.formerId !== undefined && { formerId: wall.value.formerId }),
+    revisions: frozen.value.map(storedOf),
+  }))
   /** Its revisions in the order in which they were issued. */
   const revisions = computed(() => revisionsOf(allLog.value, wallRecord.value))
   /** The array that is worked on. */
   const arrayId = ref('')
   const arrays = computed(() => shown.value ? arraysOf(shown.value) : [])
-  const array = computed<ScreenArray | undefined>(() => arrays.value.find(({ id }) => id === arrayId.value) ?? arrays.value[0])
+  const array = computed<ScreenArray | undefined>(
+    () => arrays.value.find(({ id }) => id === arrayId.value) ?? arrays.value[0],
+  )
 
   /** Opens a wall as the server has it, and on top of it what this device still had of it. */
-  function open(siteId: string, state: ServerWall, { change, log: unsent = [] }: { change?: DesignChange, log?: LogEntry[] } = {}) {
+  function open(
+    siteId: string,
+    state: ServerWall,
+    { change, log: unsent = [] }: { change?: DesignChange, log?: LogEntry[] } = {},
+  ) {
     const theirs = state.job.walls[0]!
     const other = site.value !== siteId || id.value !== theirs.id
     site.value = siteId
@@ -120,7 +141,11 @@ export const useWallStore = defineStore('wall', () => {
     receive(state, unsent)
     if (other) forgetScreenState()
     if (!change || same(change.wall, theirs) || same(change.wall, change.base)) return
-    history.value = recorded(emptyHistory(), { label: 'Changes stored on this device', before: change.base, after: change.wall })
+    history.value = recorded(emptyHistory(), {
+      label: 'Changes stored on this device',
+      before: change.base,
+      after: change.wall,
+    })
     if (change.conflict) setConflict({ theirs: change.conflict, base: change.base })
   }
 
@@ -236,7 +261,11 @@ export const useWallStore = defineStore('wall', () => {
     if (!found || !mine) return
     const theirs = found.theirs.job.walls[0]!
     const after = choice === 'theirs' ? theirs : merge(found.base, mine, theirs)
-    history.value = recorded(history.value, { label: choice === 'theirs' ? 'Use their version' : 'Merge my changes', before: choice === 'theirs' ? mine : theirs, after })
+    history.value = recorded(history.value, {
+      label: choice === 'theirs' ? 'Use their version' : 'Merge my changes',
+      before: choice === 'theirs' ? mine : theirs,
+      after,
+    })
     server.value = found.theirs
     log.value = found.theirs.job.log
     conflict.value = undefined

@@ -101,7 +101,10 @@ const WALLS_SEEN = 60
 async function makeRoom(device: Device): Promise<void> {
   const over = await device.seen.count() - WALLS_SEEN
   if (over <= 0) return
-  const unsent = new Set([...await device.designs.toCollection().primaryKeys(), ...(await device.entries.toArray()).map(({ key }) => key)])
+  const unsent = new Set([
+    ...(await device.designs.toCollection().primaryKeys()),
+    ...(await device.entries.toArray()).map(({ key }) => key),
+  ])
   const oldest = await device.seen.orderBy('seenAt').filter(({ key }) => !unsent.has(key)).limit(over).primaryKeys()
   await device.seen.bulkDelete(oldest)
   await device.plans.bulkDelete(oldest)
@@ -118,7 +121,10 @@ export async function noteSeen(device: Device, key: string, state: ServerWall): 
     const known = await device.seen.get(key)
     const gone = lostEntries(known?.state.job.log ?? [], state.job.log)
     await lost.bulkPut(gone.map(entry => ({ id: `${key} ${entry.id}`, key, entry })))
-    const isOlder = known && (known.state.version > state.version || (known.state.version === state.version && known.state.job.log.length > state.job.log.length))
+    const isOlder
+      = known
+        && (known.state.version > state.version
+          || (known.state.version === state.version && known.state.job.log.length > state.job.log.length))
     await device.seen.put({ key, state: isOlder ? known.state : state, seenAt: Date.now() })
     await makeRoom(device)
   })

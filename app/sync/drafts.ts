@@ -19,18 +19,26 @@ async function upToDate(wall: Wall): Promise<{ wall: Wall, log: LogEntry[] }> {
 /** A kept text as a draft. @throws Error in words where it is none */
 function draftOf(text: string): Draft {
   const draft = JSON.parse(text) as Partial<Draft> | null
-  const isWall = (wall: unknown) => typeof wall === 'object' && wall !== null && Array.isArray((wall as Partial<Wall>).arrays)
-  if (typeof draft?.version !== 'number' || !isWall(draft.base) || !isWall(draft.wall) || !Array.isArray(draft.log)) throw new Error('The stored changes are incomplete.')
+  const isWall = (wall: unknown) =>
+    typeof wall === 'object' && wall !== null && Array.isArray((wall as Partial<Wall>).arrays)
+  if (typeof draft?.version !== 'number' || !isWall(draft.base) || !isWall(draft.wall) || !Array.isArray(draft.log))
+    throw new Error('The stored changes are incomplete.')
   return draft as Draft
 }
 
-async function bringIn(device: Device, site: string, id: string, { version, base, wall, log, models = {} }: Draft): Promise<void> {
+async function bringIn(
+  device: Device,
+  site: string,
+  id: string,
+  { version, base, wall, log, models = {} }: Draft,
+): Promise<void> {
   const [before, after] = [await upToDate(base), await upToDate(wall)]
   const known = new Set(before.log.map(({ id }) => id))
   const entries = [...log, ...after.log.filter(({ id }) => !known.has(id))]
   const key = wallKey(site, id)
   await device.transaction('rw', device.designs, device.entries, async () => {
-    if (!await device.designs.get(key)) await device.designs.put({ key, site, id, version, base: before.wall, wall: after.wall, models })
+    if (!(await device.designs.get(key)))
+      await device.designs.put({ key, site, id, version, base: before.wall, wall: after.wall, models })
     await device.entries.bulkAdd(entries.map(entry => ({ key, site, wall: id, entry })))
   })
 }
@@ -57,4 +65,5 @@ export async function bringInDrafts(device: Device, storage: Storage = localStor
 }
 
 /** Drops a draft that cannot be read. */
-export const dropDraft = ({ name }: BrokenDraft, storage: Storage = localStorage): void => storage.removeItem(`wide-trellis:draft:${name}`)
+export const dropDraft = ({ name }: BrokenDraft, storage: Storage = localStorage): void =>
+  storage.removeItem(`wide-trellis:draft:${name}`)

@@ -36,5 +36,10 @@ export async function countUnsent(device: Device): Promise<number> {
 export async function forgetAll(name: string): Promise<void> {
   await forgetFiles()
   await Dexie.delete(name)
-  for (const key of Object.keys(localStorage)) if (key.startsWith('wide-trellis:') && !['wide-trellis:theme', 'wide-trellis:units', 'wide-trellis:fine'].includes(key)) localStorage.removeItem(key)
+  for (const key of Object.keys(localStorage))
+    if (
+      key.startsWith('wide-trellis:')
+      && !['wide-trellis:theme', 'wide-trellis:units', 'wide-trellis:fine'].includes(key)
+    )
+      localStorage.removeItem(key)
 }

@@ -4,7 +4,8 @@ import type { Frozen } from '~~/core/revision'
 import { wallKey, type Device } from './device'
 
 /** The id of what was frozen when a wall was issued last. */
-export const lastFrozen = (log: LogEntry[], wall: WallName): string | undefined => ofKind(standing(log, wall), 'issued').findLast(({ frozen }) => frozen !== undefined)?.frozen
+export const lastFrozen = (log: LogEntry[], wall: WallName): string | undefined =>
+  ofKind(standing(log, wall), 'issued').findLast(({ frozen }) => frozen !== undefined)?.frozen
 
 /**
  * What was frozen under an id: from this device, or, where it has it not, from the server, to be kept here from then

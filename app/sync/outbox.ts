@@ -22,7 +22,9 @@ const withoutOrder = ({ unsent: _, ...revision }: KeptRevision): KeptRevision =>
 
 /** Only one tab of this browser sends at a time, where the browser can see to that. */
 const alone = <Result>(act: () => Promise<Result>): Promise<Result> =>
-  typeof navigator !== 'undefined' && navigator.locks ? navigator.locks.request('wide-trellis-outbox', act) as Promise<Result> : act()
+  typeof navigator !== 'undefined' && navigator.locks
+    ? (navigator.locks.request('wide-trellis-outbox', act) as Promise<Result>)
+    : act()
 
 /**
  * Everything that is done on this device and that the server does not have yet, whatever page is open: pictures, what

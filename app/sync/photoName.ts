@@ -1,7 +1,8 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex } from '@noble/hashes/utils.js'
 
-const startsWith = (bytes: Uint8Array, text: string, at = 0) => [...text].every((char, n) => bytes[at + n] === char.charCodeAt(0))
+const startsWith = (bytes: Uint8Array, text: string, at = 0) =>
+  [...text].every((char, n) => bytes[at + n] === char.charCodeAt(0))
 
 /** What a picture is by how it begins, and its ending; undefined for what is none that is taken. */
 function endingOf(bytes: Uint8Array): string | undefined {

@@ -6,7 +6,8 @@ const at = (site: string, wall: string) => `/sites/${site}/walls/${wall}`
 
 /** The server as the outbox asks it. */
 export const server: Server = {
-  saveWall: ({ site, id, wall, version, models }) => api(at(site, id), { method: 'PUT', body: { wall, version, models } }),
+  saveWall: ({ site, id, wall, version, models }) =>
+    api(at(site, id), { method: 'PUT', body: { wall, version, models } }),
   addEntries: (site, wall, entries) => api(`${at(site, wall)}/log`, { method: 'POST', body: { entries } }),
   addKey: key => api('/session/key', { method: 'PUT', body: { key } }),
   addPhoto: ({ site, blob }) => sendPhoto(site, blob),

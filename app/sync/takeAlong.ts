@@ -16,7 +16,10 @@ function sheetsOf(site: string, wall: string, { site: { units } }: Job, revision
   const base = `/api/sites/${site}/walls/${wall}`
   const paper = units === 'metric' ? 'a3' : 'letter'
   if (revision === undefined) return []
-  return [`${base}/sheet?format=pdf&revision=${revision}&paper=${paper}&units=${units}&fine=0`, `${base}/kit?format=pdf&revision=${revision}&units=${units}`]
+  return [
+    `${base}/sheet?format=pdf&revision=${revision}&paper=${paper}&units=${units}&fine=0`,
+    `${base}/kit?format=pdf&revision=${revision}&units=${units}`,
+  ]
 }
 
 /**
@@ -30,7 +33,11 @@ export async function takeAlong(device: Device, site: string, tell: (share: numb
   await navigator.storage?.persist?.().catch(() => false)
   const sites = await api<{ id: string, walls: { id: string }[] }[]>('/sites')
   const walls = sites.find(({ id }) => id === site)?.walls ?? []
-  const [{ site: { files = [] } }] = await Promise.all([api<SiteState>(`/sites/${site}`), api('/catalogue'), api('/rules')])
+  const [
+    {
+      site: { files = [] },
+    },
+  ] = await Promise.all([api<SiteState>(`/sites/${site}`), api('/catalogue'), api('/rules')])
   const taken: Taken = { walls: 0, photos: 0, files: files.length, bytes: 0, at: new Date().toISOString() }
   for (const [n, { id }] of walls.entries()) {
     tell(n / walls.length)
@@ -43,12 +50,16 @@ export async function takeAlong(device: Device, site: string, tell: (share: numb
     const issued = lastFrozen(state.job.log, wall)
     const frozen = issued === undefined ? undefined : await frozenOfId(device, site, id, issued)
     if (frozen) taken.bytes += JSON.stringify(frozen).length
-    const letters = state.job.log.findLast(entry => entry.kind === 'issued' && entry.frozen === issued) as { revision?: string } | undefined
+    const letters = state.job.log.findLast(entry => entry.kind === 'issued' && entry.frozen === issued) as
+      { revision?: string } | undefined
     for (const photo of new Set([...text.matchAll(PHOTO)].map(([, name]) => name!))) {
-      taken.bytes += await weighed(await fetch(photoAddress(site, photo))) + await weighed(await fetch(photoAddress(site, photo, true)))
+      taken.bytes
+        += (await weighed(await fetch(photoAddress(site, photo))))
+          + (await weighed(await fetch(photoAddress(site, photo, true))))
       taken.photos++
     }
-    for (const sheet of sheetsOf(site, id, state.job, frozen && letters?.revision)) taken.bytes += await weighed(await fetch(sheet))
+    for (const sheet of sheetsOf(site, id, state.job, frozen && letters?.revision))
+      taken.bytes += await weighed(await fetch(sheet))
   }
   for (const { file } of files) taken.bytes += await weighed(await fetch(siteFileAddress(site, file)))
   tell(1)

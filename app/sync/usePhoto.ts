@@ -24,5 +24,8 @@ export function usePhoto(site: () => string, name: () => string | undefined) {
     })
   }, { immediate: true })
   onScopeDispose(forget)
-  return { whole: computed(() => own.value ?? photoAddress(site(), name() ?? '')), small: computed(() => own.value ?? photoAddress(site(), name() ?? '', true)) }
+  return {
+    whole: computed(() => own.value ?? photoAddress(site(), name() ?? '')),
+    small: computed(() => own.value ?? photoAddress(site(), name() ?? '', true)),
+  }
 }

@@ -75,14 +75,17 @@ export function useWallSync() {
   /** Reads what the device's store has of this wall. */
   async function refresh() {
     // At one moment: between one read and the next the server's answer may move a change from here to there.
-    const [seen, change, log] = await device.transaction('r', device.seen, device.designs, device.entries, () => Promise.all([device.seen.get(key), device.designs.get(key), unsentOf(device, key)]))
+    const [seen, change, log] = await device.transaction('r', device.seen, device.designs, device.entries, () =>
+      Promise.all([device.seen.get(key), device.designs.get(key), unsentOf(device, key)]),
+    )
     if (!isOpen()) return
     if (seen) store.receive(seen.state, log)
     refused.value = change?.refused
     unsent.value = change !== undefined
     if (resolving) return
     if (change?.conflict) {
-      if (store.conflict?.theirs.version !== change.conflict.version) store.setConflict({ theirs: change.conflict, base: change.base })
+      if (store.conflict?.theirs.version !== change.conflict.version)
+        store.setConflict({ theirs: change.conflict, base: change.base })
       return
     }
     const stored = change?.wall ?? seen?.state.job.walls[0]
@@ -116,7 +119,9 @@ export function useWallSync() {
     const frozen = await frozenOfId(device, site, id, issued)
     if (frozen && isOpen()) store.addFrozen(frozen)
   })
-  const subscription = liveQuery(() => Promise.all([device.seen.get(key), device.designs.get(key), device.entries.where('key').equals(key).toArray()])).subscribe({ next: () => inTurn(refresh), error: () => {} })
+  const subscription = liveQuery(() =>
+    Promise.all([device.seen.get(key), device.designs.get(key), device.entries.where('key').equals(key).toArray()]),
+  ).subscribe({ next: () => inTurn(refresh), error: () => {} })
   const hush = id === '' ? () => {} : hearWall(device, site, id)
   onScopeDispose(() => {
     hush()
@@ -131,10 +136,24 @@ export function useWallSync() {
     if (sending.value.store) return sending.value.store
     if (refused.value) return 'refused'
     // A wall that is what the server had last is not saved while another version of it is on its way there.
-    if (edits.value === kept.value && !unsent.value && !store.unsaved && store.unwritten.length === 0 && store.unsentLog.length === 0 && waiting.value.count === 0) return 'saved'
+    if (
+      edits.value === kept.value
+      && !unsent.value
+      && !store.unsaved
+      && store.unwritten.length === 0
+      && store.unsentLog.length === 0
+      && waiting.value.count === 0
+    )
+      return 'saved'
     return sending.value.offline ? 'offline' : sending.value.trouble ? 'trouble' : 'saving'
   })
   /** Why it is not saved, where a person said so; and whose changes it was merged with. */
-  const reason = computed(() => state.value === 'trouble' ? sending.value.trouble : state.value === 'saved' && sending.value.merged?.key === key ? `merged with the changes of ${sending.value.merged.by}` : refused.value)
+  const reason = computed(() =>
+    state.value === 'trouble'
+      ? sending.value.trouble
+      : state.value === 'saved' && sending.value.merged?.key === key
+        ? `merged with the changes of ${sending.value.merged.by}`
+        : refused.value,
+  )
   return { state, reason, waiting, resolve }
 }

@@ -5,4 +5,5 @@ export function saveFile(name: string, file: Blob): void {
   setTimeout(() => URL.revokeObjectURL(href), 60_000)
 }
 
-export const saveText = (name: string, text: string): void => saveFile(name, new Blob([text], { type: 'text/plain;charset=utf-8' }))
+export const saveText = (name: string, text: string): void =>
+  saveFile(name, new Blob([text], { type: 'text/plain;charset=utf-8' }))

@@ -18,7 +18,9 @@ export function share<T>(older: unknown, newer: T): T {
   // Own keys only, set as such: a key may have the name of something that every object has.
   const before = (key: string) => Object.hasOwn(was, key) ? was[key] : undefined
   const values = keys.map(key => share(before(key), is[key]))
-  const alike = keys.length === Object.keys(was).length && keys.every((key, n) => Object.hasOwn(was, key) && Object.is(values[n], before(key)))
+  const alike
+    = keys.length === Object.keys(was).length
+      && keys.every((key, n) => Object.hasOwn(was, key) && Object.is(values[n], before(key)))
   if (alike) return older as T
   return (Array.isArray(newer) ? values : Object.fromEntries(keys.map((key, n) => [key, values[n]]))) as T
 }

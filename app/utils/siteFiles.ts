@@ -6,4 +6,8 @@ export const siteFileAddress = (site: string, file: string) => `/api/sites/${sit
 
 /** Keeps a file with a site, and gives the site as it is then. @throws ApiError */
 export const sendSiteFile = (site: string, file: File) =>
-  api<SiteState>(`/sites/${site}/files?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file, as: 'file' })
+  api<SiteState>(`/sites/${site}/files?name=${encodeURIComponent(file.name)}`, {
+    method: 'POST',
+    body: file,
+    as: 'file',
+  })

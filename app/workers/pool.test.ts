@@ -8,7 +8,12 @@ function standins() {
   const pool = new WorkerPool(() => {
     const worker = { ended: false }
     made.push(worker)
-    return { api: { study: (name: string) => new Promise<string>((answer, fail) => void open.push({ name, answer, fail })) }, end: () => { worker.ended = true } }
+    return {
+      api: { study: (name: string) => new Promise<string>((answer, fail) => void open.push({ name, answer, fail })) },
+      end: () => {
+        worker.ended = true
+      },
+    }
   }, 2)
   return { pool, made, open, study: (name: string, signal?: AbortSignal) => pool.run(api => api.study(name), signal) }
 }
@@ -41,7 +46,10 @@ describe('the pool of workers', () => {
     under.abort()
     await expect(a).rejects.toBeInstanceOf(Cancelled)
     await settled()
-    expect([made.map(({ ended }) => ended), open.map(({ name }) => name)]).toEqual([[true, false, false], ['a', 'b', 'd']])
+    expect([made.map(({ ended }) => ended), open.map(({ name }) => name)]).toEqual([
+      [true, false, false],
+      ['a', 'b', 'd'],
+    ])
     // An answer that comes too late is nobody's.
     open[0]!.answer('A')
     open[1]!.answer('B')

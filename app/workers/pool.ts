@@ -9,7 +9,13 @@ export interface Hand<Api> {
 /** Why work was given up. */
 export class Cancelled extends Error {}
 
-interface Job<Api> { act: (api: Api) => Promise<unknown>, done: (result: unknown) => void, fail: (error: unknown) => void, signal?: AbortSignal, hand?: Hand<Api> }
+interface Job<Api> {
+  act: (api: Api) => Promise<unknown>
+  done: (result: unknown) => void
+  fail: (error: unknown) => void
+  signal?: AbortSignal
+  hand?: Hand<Api>
+}
 
 /**
  * Workers for what takes long, so that the live plan never waits behind it. So many jobs run at once, the others in
@@ -63,7 +69,12 @@ export class WorkerPool<Api> {
       answer()
       this.next()
     }
-    Promise.resolve().then(() => job.act(api)).then(result => settle(() => job.done(result)), (error: unknown) => settle(() => job.fail(error)))
+    Promise.resolve()
+      .then(() => job.act(api))
+      .then(
+        result => settle(() => job.done(result)),
+        (error: unknown) => settle(() => job.fail(error)),
+      )
   }
 
   private cancel(job: Job<Api>): void {

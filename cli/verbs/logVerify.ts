@@ -42,8 +42,12 @@ function headOf({ log, site }: Job, given: string, key: string | undefined): { f
 }
 
 export const logVerify: Verb = {
-  usage: 'log verify JOB.json', does: 'check that no log entry has been changed', files: ['JOB.json'],
-  more: 'Exit 0 if every entry is valid, 1 at the first one that is not, or if an issued revision is missing in the file. Photos that are not in a folder photos beside the file are listed. Entries not yet sent to a server are not chained.',
+  usage: 'log verify JOB.json',
+  does: 'check that no log entry has been changed',
+  files: ['JOB.json'],
+  more: 'Exit 0 if every entry is valid, 1 at the first one that is not, or if an issued revision is missing in the '
+    + 'file. Photos that are not in a folder photos beside the file are listed. Entries not yet sent to a server are '
+    + 'not chained.',
   options: {
     head: { what: 'also check that the log has this head: the code on a sheet, or the line in its QR code' },
     key: { what: 'the server’s public key, by which the signature of a head is checked' },
@@ -57,7 +61,7 @@ export const logVerify: Verb = {
     if (missing.length > 0) return { printed: missing.map(({ message }) => `${message}.\n`).join(''), code: 1 }
     const other = headsFault(log, job.heads ?? [])
     if (other) return { printed: `${other}.\n`, code: 1 }
-    const { fault, checked } = head === undefined ? {} as ReturnType<typeof headOf> : headOf(job, head, key)
+    const { fault, checked } = head === undefined ? ({} as ReturnType<typeof headOf>) : headOf(job, head, key)
     if (fault) return { printed: `${fault}.\n`, code: 1 }
     const unchained = log.filter(({ hash }) => hash === undefined).length
     const chained = log.length - unchained

@@ -19,21 +19,35 @@ export function clearBetween(a: Rect, b: Rect): number {
 export function apartFindings(arrays: Laid[], clearance = 0): Finding[] {
   return arrays.flatMap((one, n) => arrays.slice(n + 1).flatMap((other): Finding[] => {
     if (clearBetween(one.outline, other.outline) > clearance) return []
-    const pairs = one.cells.flatMap(a => other.cells.map(b => ({ shared: sharedBy(a.outer, b.outer), clear: clearBetween(a.outer, b.outer) })))
+    const pairs = one.cells.flatMap(a =>
+      other.cells.map(b => ({ shared: sharedBy(a.outer, b.outer), clear: clearBetween(a.outer, b.outer) })),
+    )
     const [worst] = pairs.flatMap(({ shared }) => shared ?? []).sort((a, b) => b.width * b.height - a.width * a.height)
     const about = { stage: 'arrange', subject: { kind: 'array', id: other.id } } as const
     if (worst) {
-      return [{
-        ...about, severity: 'stop', code: 'arrays-overlap',
-        message: words`${one.name} and ${other.name} overlap by ${worst.width} horizontally and ${worst.height} vertically.`, remedy: words`Move one of the arrays.`,
-      }]
+      return [
+        {
+          ...about,
+          severity: 'stop',
+          code: 'arrays-overlap',
+          message: words`${one.name} and ${other.name} overlap by ${worst.width} horizontally and
+            ${worst.height} vertically.`,
+          remedy: words`Move one of the arrays.`,
+        },
+      ]
     }
     const nearest = Math.min(...pairs.map(({ clear }) => clear))
     return nearest < clearance - 1e-9
-      ? [{
-          ...about, severity: 'caution', code: 'arrays-close',
-          message: words`${one.name} and ${other.name} are ${nearest} apart; the minimum between arrays on this wall is ${clearance}.`, remedy: words`Move them ${clearance - nearest} farther apart.`,
-        }]
+      ? [
+          {
+            ...about,
+            severity: 'caution',
+            code: 'arrays-close',
+            message: words`${one.name} and ${other.name} are ${nearest} apart; the minimum between arrays on this
+              wall is ${clearance}.`,
+            remedy: words`Move them ${clearance - nearest} farther apart.`,
+          },
+        ]
       : []
   }))
 }

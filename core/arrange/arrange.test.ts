@@ -8,7 +8,8 @@ import { arrange, orientDisplay, retellPlacing, runFigure, turnEdges, turnVector
 const wall = exampleWall()
 const laid = (change: Partial<ScreenArray>) => arrange({ ...wall.arrays[0]!, ...change }, [d46], wall)!
 const near = (actual: object, expected: object) => {
-  for (const [key, value] of Object.entries(expected)) expect(actual[key as keyof typeof actual], key).toBeCloseTo(value, 9)
+  for (const [key, value] of Object.entries(expected))
+    expect(actual[key as keyof typeof actual], key).toBeCloseTo(value, 9)
 }
 
 describe('the worked example', () => {
@@ -74,14 +75,22 @@ describe('placing', () => {
   })
 
   it('tiles: neighbours are one gap apart and fill the outline', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 6 }), fc.integer({ min: 1, max: 6 }), fc.double({ min: 0, max: 50, noNaN: true }), fc.constantFrom(...ORIENTATIONS), (rows, columns, gap, orientation) => {
-      const { display, cells, outline } = laid({ rows, columns, gap: { x: gap, y: 2 * gap }, orientation })
-      const last = cells.at(-1)!
-      near(cells[0]!.outer, { x: outline.x, y: outline.y + outline.height - display.height })
-      near(last.outer, { x: outline.x + outline.width - display.width, y: outline.y })
-      if (columns > 1) expect(cells[1]!.outer.x - cells[0]!.outer.x - display.width).toBeCloseTo(gap, 9)
-      if (rows > 1) expect(cells[0]!.outer.y - cells[columns]!.outer.y - display.height).toBeCloseTo(2 * gap, 9)
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 6 }),
+        fc.integer({ min: 1, max: 6 }),
+        fc.double({ min: 0, max: 50, noNaN: true }),
+        fc.constantFrom(...ORIENTATIONS),
+        (rows, columns, gap, orientation) => {
+          const { display, cells, outline } = laid({ rows, columns, gap: { x: gap, y: 2 * gap }, orientation })
+          const last = cells.at(-1)!
+          near(cells[0]!.outer, { x: outline.x, y: outline.y + outline.height - display.height })
+          near(last.outer, { x: outline.x + outline.width - display.width, y: outline.y })
+          if (columns > 1) expect(cells[1]!.outer.x - cells[0]!.outer.x - display.width).toBeCloseTo(gap, 9)
+          if (rows > 1) expect(cells[0]!.outer.y - cells[columns]!.outer.y - display.height).toBeCloseTo(2 * gap, 9)
+        },
+      ),
+    )
   })
 
   it('shows the sum behind the outline', () => {
@@ -96,7 +105,10 @@ describe('a grid that leaves the wall', () => {
     const off = laid({ at: { x: { edge: 'left', value: -120 }, y: { edge: 'centre', value: 1650 } } })
     expect(off.findings.map(({ code, message }) => [code, textToString(message, 'metric')]))
       .toEqual([['array-off-wall', 'Departures extends past the wall’s left edge by 120 mm.']])
-    expect(laid({ columns: 7 }).findings.map(({ code }) => code)).toEqual(['array-larger-than-wall', 'array-larger-than-wall'])
+    expect(laid({ columns: 7 }).findings.map(({ code }) => code)).toEqual([
+      'array-larger-than-wall',
+      'array-larger-than-wall',
+    ])
     expect(laid({}).findings).toEqual([])
   })
 })

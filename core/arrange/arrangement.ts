@@ -28,7 +28,12 @@ export interface Arrangement {
  * Lays an array out on a wall, shifted from its place by so much; undefined where the catalogue does
  * not have its display.
  */
-export function arrange(array: ScreenArray, displays: Display[], wall: Wall, shift: Point = { x: 0, y: 0 }): Arrangement | undefined {
+export function arrange(
+  array: ScreenArray,
+  displays: Display[],
+  wall: Wall,
+  shift: Point = { x: 0, y: 0 },
+): Arrangement | undefined {
   const model = displays.find(({ id }) => id === array.display)
   if (!model) return undefined
   const { align } = array
@@ -40,9 +45,17 @@ export function arrange(array: ScreenArray, displays: Display[], wall: Wall, shi
   const outline = { ...placed, x: placed.x + shift.x, y: placed.y + shift.y }
   const cells = layout.cells.map(cell => movedBy(cell, outline.x, outline.y))
   return {
-    display, at, outline, cells,
-    imageGap: align === undefined ? imageGapOf(array, display) : lineGap(cells) ?? imageGapOf(array, display),
-    findings: [...followFindings(array, wall), ...fitFindings(array, outline, wall), ...cellFindings(array, display, cells), ...coverFindings(array, cells, wall)],
+    display,
+    at,
+    outline,
+    cells,
+    imageGap: align === undefined ? imageGapOf(array, display) : (lineGap(cells) ?? imageGapOf(array, display)),
+    findings: [
+      ...followFindings(array, wall),
+      ...fitFindings(array, outline, wall),
+      ...cellFindings(array, display, cells),
+      ...coverFindings(array, cells, wall),
+    ],
   }
 }
 

@@ -41,7 +41,9 @@ export function movedBy(cell: Cell, dx: number, dy: number): Cell {
 }
 
 /** What an array's cells choose for themselves, by their place. */
-export function choicesOf({ cells = [] }: Pick<ScreenArray, 'cells'>): (row: number, column: number) => CellChoice | undefined {
+export function choicesOf({
+  cells = [],
+}: Pick<ScreenArray, 'cells'>): (row: number, column: number) => CellChoice | undefined {
   const byPlace = new Map(cells.map(choice => [`${choice.row} ${choice.column}`, choice]))
   return (row, column) => byPlace.get(`${row} ${column}`)
 }
@@ -59,12 +61,23 @@ export function hungIn(array: ScreenArray, main: Display, displays: Display[]): 
     seen.set(key, known)
     return known
   }
-  return Array.from({ length: array.rows * array.columns }, (_, index) => ({ row: Math.floor(index / array.columns) + 1, column: index % array.columns + 1 }))
-    .flatMap(({ row, column }): Hung[] => {
-      const choice = choiceOf(row, column)
-      if (choice?.empty) return []
-      const model = displays.find(({ id }) => id === choice?.display) ?? main
-      const orientation = choice?.orientation ?? array.orientation
-      return [{ row, column, model: model.id, orientation, display: oriented(model, orientation), ...choice?.mount !== undefined && { mount: choice.mount } }]
-    })
+  return Array.from({ length: array.rows * array.columns }, (_, index) => ({
+    row: Math.floor(index / array.columns) + 1,
+    column: (index % array.columns) + 1,
+  })).flatMap(({ row, column }): Hung[] => {
+    const choice = choiceOf(row, column)
+    if (choice?.empty) return []
+    const model = displays.find(({ id }) => id === choice?.display) ?? main
+    const orientation = choice?.orientation ?? array.orientation
+    return [
+      {
+        row,
+        column,
+        model: model.id,
+        orientation,
+        display: oriented(model, orientation),
+        ...(choice?.mount !== undefined && { mount: choice.mount }),
+      },
+    ]
+  })
 }

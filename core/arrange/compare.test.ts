@@ -7,12 +7,22 @@ describe('a comparison of arrangements', () => {
   const told = (change: (job: ReturnType<typeof exampleJob>) => void = () => {}) => {
     const job = exampleJob()
     change(job)
-    return Object.fromEntries(compareWall(job.walls[0]!, job.catalogue, 24, 1).map(({ what, text }) => [what, textToString(text, 'metric')]))
+    return Object.fromEntries(
+      compareWall(job.walls[0]!, job.catalogue, 24, 1).map(({ what, text }) => [what, textToString(text, 'metric')]),
+    )
   }
   it('tells size, seams, heights, protrusion, mass and what it costs', () => {
     expect(told()).toEqual({
-      'Screens': '6', 'Size': '3065.4 × 1153 mm', 'Bezel seams': '2 mm', 'Bottom edge above floor': '1073.5 mm', 'Top edge above floor': '2226.5 mm',
-      'Screen face from wall': '126 mm', 'Mass': '202.8 kg', 'Mounts': '6', 'Holes': '24', 'Stops': '1',
+      'Screens': '6',
+      'Size': '3065.4 × 1153 mm',
+      'Bezel seams': '2 mm',
+      'Bottom edge above floor': '1073.5 mm',
+      'Top edge above floor': '2226.5 mm',
+      'Screen face from wall': '126 mm',
+      'Mass': '202.8 kg',
+      'Mounts': '6',
+      'Holes': '24',
+      'Stops': '1',
     })
   })
   it('spans what differs, and tells each array by itself', () => {
@@ -22,10 +32,19 @@ describe('a comparison of arrangements', () => {
       array!.cells = [{ row: 1, column: 1, mount: 'deep' }, { row: 1, column: 2, orientation: 'inverted' }]
       job.walls[0]!.arrays.push({ ...array!, id: 'b', rows: 1, columns: 1, cells: [] })
     })
-    expect(mixed).toMatchObject({ 'Screens': '7', 'Size': '3065.4 × 1153 mm; 1021.4 × 576.2 mm', 'Screen face from wall': '126 to 158 mm', 'Bezel seams': '1.6 to 2.4 mm' })
+    expect(mixed).toMatchObject({
+      'Screens': '7',
+      'Size': '3065.4 × 1153 mm; 1021.4 × 576.2 mm',
+      'Screen face from wall': '126 to 158 mm',
+      'Bezel seams': '1.6 to 2.4 mm',
+    })
   })
   it('of nothing is told as none', () => {
-    expect(told((job) => { job.walls[0]!.arrays = [] })).toMatchObject({ 'Screens': '0', 'Size': '', 'Bezel seams': 'none', 'Mass': '0.0 kg' })
+    expect(
+      told((job) => {
+        job.walls[0]!.arrays = []
+      }),
+    ).toMatchObject({ 'Screens': '0', 'Size': '', 'Bezel seams': 'none', 'Mass': '0.0 kg' })
   })
 })
 
@@ -43,7 +62,15 @@ describe('a viewer aside', () => {
   it('sees a picture jump at the seams where they are not compensated: parts of even size, side by side', () => {
     const map = pixelMap(cells, imageGap)
     const parts = uncompensated(map)
-    expect(parts[1]).toEqual({ x: map.canvas.width / 3, y: 0, width: map.canvas.width / 3, height: map.canvas.height / 2 })
-    expect(parts.reduce((sum, { width, height }) => sum + width * height, 0)).toBeCloseTo(map.canvas.width * map.canvas.height, 6)
+    expect(parts[1]).toEqual({
+      x: map.canvas.width / 3,
+      y: 0,
+      width: map.canvas.width / 3,
+      height: map.canvas.height / 2,
+    })
+    expect(parts.reduce((sum, { width, height }) => sum + width * height, 0)).toBeCloseTo(
+      map.canvas.width * map.canvas.height,
+      6,
+    )
   })
 })

@@ -21,7 +21,8 @@ export function compareWall(wall: Wall, catalogue: Catalogue, holes: number, sto
     const arrangement = arrange(array, catalogue.displays, wall)
     return arrangement ? [{ array, ...arrangement }] : []
   })
-  const each = (tell: (arrangement: Arrangement) => Text): Text => laid.reduce<Text>((text, one, n) => [...text, ...n > 0 ? ['; '] : [], ...tell(one)], [])
+  const each = (tell: (arrangement: Arrangement) => Text): Text =>
+    laid.reduce<Text>((text, one, n) => [...text, ...(n > 0 ? ['; '] : []), ...tell(one)], [])
   const size = ({ width, height }: Rect) => words`${width} × ${height}`
   const faces = laid.flatMap(({ array, cells }) => cells.flatMap((cell) => {
     const mount = catalogue.mounts.find(({ id }) => id === (cell.mount ?? array.mount))

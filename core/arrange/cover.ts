@@ -12,10 +12,34 @@ const IN_FRONT: Record<string, string> = { counter: 'the counter', furniture: 't
 function told(feature: Feature): (SaidAs & { what: string, remedy: Text }) | undefined {
   const { kind, keepReachable } = feature
   const plain = kind.replace('-', ' ')
-  if (OPEN[kind]) return { severity: 'stop', code: 'array-over-opening' as const, what: OPEN[kind], remedy: words`Move the array clear of it.` }
-  if (kind === 'ceiling-line') return { severity: 'stop', code: 'array-over-ceiling' as const, what: 'the ceiling line', remedy: words`Hang the array lower.` }
-  if (keepReachable) return { severity: 'stop', code: 'array-over-reachable' as const, what: `the ${plain} that must stay accessible`, remedy: words`Move the array clear of it, or have a licensed person move the ${plain}.` }
-  if (IN_FRONT[kind]) return { severity: 'caution', code: 'array-behind-furniture' as const, what: IN_FRONT[kind], remedy: words`Hang the array higher, or make sure that nobody leans on it.` }
+  if (OPEN[kind])
+    return {
+      severity: 'stop',
+      code: 'array-over-opening' as const,
+      what: OPEN[kind],
+      remedy: words`Move the array clear of it.`,
+    }
+  if (kind === 'ceiling-line')
+    return {
+      severity: 'stop',
+      code: 'array-over-ceiling' as const,
+      what: 'the ceiling line',
+      remedy: words`Hang the array lower.`,
+    }
+  if (keepReachable)
+    return {
+      severity: 'stop',
+      code: 'array-over-reachable' as const,
+      what: `the ${plain} that must stay accessible`,
+      remedy: words`Move the array clear of it, or have a licensed person move the ${plain}.`,
+    }
+  if (IN_FRONT[kind])
+    return {
+      severity: 'caution',
+      code: 'array-behind-furniture' as const,
+      what: IN_FRONT[kind],
+      remedy: words`Hang the array higher, or make sure that nobody leans on it.`,
+    }
   return undefined
 }
 
@@ -24,7 +48,9 @@ export function coverFindings(array: ScreenArray, cells: Cell[], { features = []
   return features.flatMap((feature): Finding[] => {
     const about = told(feature)
     if (!about) return []
-    const shared = cells.flatMap(({ outer }) => sharedBy(outer, feature) ?? []).sort((a, b) => b.width * b.height - a.width * a.height)[0]
+    const shared = cells
+      .flatMap(({ outer }) => sharedBy(outer, feature) ?? [])
+      .sort((a, b) => b.width * b.height - a.width * a.height)[0]
     if (!shared) return []
     const { what, remedy, ...said } = about
     return [{

@@ -11,9 +11,15 @@ export function sizeFaults(array: ScreenArray, outline: Rect, wall: Wall, path: 
   const show = (mm: number) => textToString(words`${mm}`, 'metric')
   const faults: Fault[] = []
   if (outline.width > wall.width + FIT)
-    faults.push({ path: `${path}.columns`, message: `${array.columns} columns are ${show(outline.width)} wide; the wall is ${show(wall.width)}` })
+    faults.push({
+      path: `${path}.columns`,
+      message: `${array.columns} columns are ${show(outline.width)} wide; the wall is ${show(wall.width)}`,
+    })
   if (outline.height > wall.height + FIT)
-    faults.push({ path: `${path}.rows`, message: `${array.rows} rows are ${show(outline.height)} high; the wall is ${show(wall.height)}` })
+    faults.push({
+      path: `${path}.rows`,
+      message: `${array.rows} rows are ${show(outline.height)} high; the wall is ${show(wall.height)}`,
+    })
   return faults
 }
 
@@ -26,12 +32,16 @@ export function fitFindings(array: ScreenArray, outline: Rect, wall: Wall): Find
     ['top edge', outline.y + outline.height - wall.height],
   ] as const
   const tooLarge = outline.width > wall.width + FIT || outline.height > wall.height + FIT
-  return past.filter(([, by]) => by > FIT).map(([edge, by]) => ({
-    severity: 'stop',
-    code: tooLarge ? 'array-larger-than-wall' : 'array-off-wall',
-    stage: 'arrange',
-    subject: { kind: 'array', id: array.id },
-    message: words`${array.name} extends past the wall’s ${edge} by ${by}.`,
-    remedy: tooLarge ? words`Use fewer screens or a smaller display, or choose a larger wall.` : words`Move the array back by ${by}.`,
-  }))
+  return past
+    .filter(([, by]) => by > FIT)
+    .map(([edge, by]) => ({
+      severity: 'stop',
+      code: tooLarge ? 'array-larger-than-wall' : 'array-off-wall',
+      stage: 'arrange',
+      subject: { kind: 'array', id: array.id },
+      message: words`${array.name} extends past the wall’s ${edge} by ${by}.`,
+      remedy: tooLarge
+        ? words`Use fewer screens or a smaller display, or choose a larger wall.`
+        : words`Move the array back by ${by}.`,
+    }))
 }

@@ -2,7 +2,8 @@ import type { Finding } from '../finding'
 import type { Feature, Placing, ScreenArray, Wall } from '../job'
 import { words } from '../units'
 
-const featureOf = (wall: Wall, id: string | undefined): Feature | undefined => wall.features?.find(feature => feature.id === id)
+const featureOf = (wall: Wall, id: string | undefined): Feature | undefined =>
+  wall.features?.find(feature => feature.id === id)
 
 /** Two features between which an array is centred, the left or lower one first. */
 function pairOf(wall: Wall, ids: string[] = [], axis: 'x' | 'y' = 'x'): [Feature, Feature] | undefined {
@@ -48,13 +49,19 @@ export function placeOf(array: ScreenArray, wall: Wall): Placing {
 export function followFindings(array: ScreenArray, wall: Wall): Finding[] {
   const { x, y } = array.follows ?? {}
   const lost = [
-    ...x?.rule === 'between' && !pairOf(wall, x.features) ? ['it was centred between'] : [],
-    ...y?.rule === 'between' && !pairOf(wall, y.features) ? ['it was centred between vertically'] : [],
-    ...y && (y.rule === 'above' || y.rule === 'below') && !featureOf(wall, y.feature) ? [y.rule === 'above' ? 'it was placed above' : 'it was placed below'] : [],
+    ...(x?.rule === 'between' && !pairOf(wall, x.features) ? ['it was centred between'] : []),
+    ...(y?.rule === 'between' && !pairOf(wall, y.features) ? ['it was centred between vertically'] : []),
+    ...(y && (y.rule === 'above' || y.rule === 'below') && !featureOf(wall, y.feature)
+      ? [y.rule === 'above' ? 'it was placed above' : 'it was placed below']
+      : []),
   ]
   return lost.map(what => ({
-    severity: 'caution', code: 'placing-lost', stage: 'arrange', subject: { kind: 'array', id: array.id },
-    message: words`${array.name} is linked to a feature that is no longer on the wall: the one ${what}. It stays at its last position.`,
+    severity: 'caution',
+    code: 'placing-lost',
+    stage: 'arrange',
+    subject: { kind: 'array', id: array.id },
+    message: words`${array.name} is linked to a feature that is no longer on the wall: the one ${what}. It stays at
+      its last position.`,
     remedy: words`Link it to another feature, or enter its position.`,
   }))
 }

@@ -15,16 +15,22 @@ export interface Layout { width: number, height: number, cells: Cell[] }
  * A grid: every cell as large as the array's own display, one gap from the next; a screen of
  * another size hangs in the middle of its cell.
  */
-export function layOutGrid({ rows, columns, gap }: ScreenArray, { width, height }: OrientedDisplay, hung: Hung[]): Layout {
+export function layOutGrid(
+  { rows, columns, gap }: ScreenArray,
+  { width, height }: OrientedDisplay,
+  hung: Hung[],
+): Layout {
   const pitch = { x: width + gap.x, y: height + gap.y }
   return {
     width: run(columns, width, gap.x),
     height: run(rows, height, gap.y),
-    cells: hung.map(screen => cellAt(
-      screen,
-      (screen.column - 1) * pitch.x + (width - screen.display.width) / 2,
-      (rows - screen.row) * pitch.y + (height - screen.display.height) / 2,
-    )),
+    cells: hung.map(screen =>
+      cellAt(
+        screen,
+        (screen.column - 1) * pitch.x + (width - screen.display.width) / 2,
+        (rows - screen.row) * pitch.y + (height - screen.display.height) / 2,
+      ),
+    ),
   }
 }
 

@@ -39,6 +39,9 @@ export function layOutLine({ rows, gap, align }: ScreenArray & { align: Alignmen
     const across = line - below[n]!
     return upright ? cellAt(screen, across, total - start - along[n]!) : cellAt(screen, start, across)
   })
-  const wide = Math.max(0, ...hung.map(({ display }, n) => line - below[n]! + (upright ? display.width : display.height)))
+  const wide = Math.max(
+    0,
+    ...hung.map(({ display }, n) => line - below[n]! + (upright ? display.width : display.height)),
+  )
   return upright ? { width: wide, height: total, cells } : { width: total, height: wide, cells }
 }

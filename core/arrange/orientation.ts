@@ -27,9 +27,21 @@ const negative = (n: number) => n === 0 ? 0 : -n
 /** `portrait-cw` is turned clockwise, as the viewer sees it: the display's own top goes to the right. */
 const TURNS: Record<Orientation, Turn> = {
   'landscape': { sideways: false, vector: ({ x, y }) => ({ x, y }), bezel: ['top', 'right', 'bottom', 'left'] },
-  'portrait-cw': { sideways: true, vector: ({ x, y }) => ({ x: y, y: negative(x) }), bezel: ['left', 'top', 'right', 'bottom'] },
-  'portrait-ccw': { sideways: true, vector: ({ x, y }) => ({ x: negative(y), y: x }), bezel: ['right', 'bottom', 'left', 'top'] },
-  'inverted': { sideways: false, vector: ({ x, y }) => ({ x: negative(x), y: negative(y) }), bezel: ['bottom', 'left', 'top', 'right'] },
+  'portrait-cw': {
+    sideways: true,
+    vector: ({ x, y }) => ({ x: y, y: negative(x) }),
+    bezel: ['left', 'top', 'right', 'bottom'],
+  },
+  'portrait-ccw': {
+    sideways: true,
+    vector: ({ x, y }) => ({ x: negative(y), y: x }),
+    bezel: ['right', 'bottom', 'left', 'top'],
+  },
+  'inverted': {
+    sideways: false,
+    vector: ({ x, y }) => ({ x: negative(x), y: negative(y) }),
+    bezel: ['bottom', 'left', 'top', 'right'],
+  },
 }
 
 /** A vector given in the display's own landscape, as it points once the display is turned. */

@@ -7,17 +7,35 @@ import type { OrientedDisplay } from './orientation'
 
 /** The outline of an array across or up the wall, with its working. */
 export function runFigure(array: ScreenArray, display: OrientedDisplay, cells: Cell[], axis: 'x' | 'y'): Figure {
-  const [count, size, what] = axis === 'x' ? [array.columns, display.width, 'width'] : [array.rows, display.height, 'height']
+  const [count, size, what]
+    = axis === 'x' ? [array.columns, display.width, 'width'] : [array.rows, display.height, 'height']
   const gap = array.gap[axis]
   const label = `Overall ${what}`
   if (array.align === undefined || cells.length === 0) {
-    return figure([{ label, expression: words`${String(count)} × ${size} + ${String(count - 1)} × ${gap}`, value: run(count, size, gap), unit: 'mm' }])
+    return figure([
+      {
+        label,
+        expression: words`${String(count)} × ${size} + ${String(count - 1)} × ${gap}`,
+        value: run(count, size, gap),
+        unit: 'mm',
+      },
+    ])
   }
   const sizes = cells.map(({ outer }) => axis === 'x' ? outer.width : outer.height)
-  const ends = cells.map(({ outer }) => axis === 'x' ? [outer.x, outer.x + outer.width] : [outer.y, outer.y + outer.height])
+  const ends = cells.map(({ outer }) =>
+    axis === 'x' ? [outer.x, outer.x + outer.width] : [outer.y, outer.y + outer.height],
+  )
   const value = Math.max(...ends.map(([, to]) => to!)) - Math.min(...ends.map(([from]) => from!))
   const sum = sizes.reduce<Text>((text, mm, n) => n === 0 ? words`${mm}` : words`${text} + ${mm}`, [])
-  return figure([{ label, expression: count > 1 ? words`${sum} + ${String(count - 1)} × ${gap}` : words`from the lowest edge to the highest edge`, value, unit: 'mm' }])
+  return figure([
+    {
+      label,
+      expression:
+        count > 1 ? words`${sum} + ${String(count - 1)} × ${gap}` : words`from the lowest edge to the highest edge`,
+      value,
+      unit: 'mm',
+    },
+  ])
 }
 
 const ALONG = { left: 0, bottom: 0, centre: 0.5, right: 1, top: 1 }
@@ -28,7 +46,11 @@ export function startOf(at: Placing['x'] | Placing['y'], length: number): number
 }
 
 /** The same place on the wall, told by another edge of a stretch of `length`. */
-export function retellPlacing<E extends keyof typeof ALONG>(at: Placing['x'] | Placing['y'], length: number, edge: E): { edge: E, value: number } {
+export function retellPlacing<E extends keyof typeof ALONG>(
+  at: Placing['x'] | Placing['y'],
+  length: number,
+  edge: E,
+): { edge: E, value: number } {
   return { edge, value: startOf(at, length) + ALONG[edge] * length }
 }
 

@@ -34,22 +34,29 @@ describe('the pixel map', () => {
   it('gives every screen its own pixels, never a neighbour’s, and a canvas that holds all', () => {
     const size = fc.integer({ min: 1, max: 6 })
     const gap = fc.double({ min: 0, max: 40, noNaN: true })
-    fc.assert(fc.property(size, size, gap, gap, fc.constantFrom(...ORIENTATIONS), (rows, columns, x, y, orientation) => {
-      const { crops, canvas } = mapped({ rows, columns, gap: { x, y }, orientation })
-      const turned = orientation.startsWith('portrait')
-      for (const { rounded, exact } of crops) {
-        expect([rounded.width, rounded.height]).toEqual(turned ? [1080, 1920] : [1920, 1080])
-        expect(Math.abs(rounded.x - exact.x)).toBeLessThanOrEqual(0.5)
-        expect(rounded.x + rounded.width).toBeLessThanOrEqual(canvas.width)
-        expect(rounded.y + rounded.height).toBeLessThanOrEqual(canvas.height)
-      }
-      for (const a of crops) for (const b of crops) {
-        if (a === b) continue
-        const apart = a.rounded.x + a.rounded.width <= b.rounded.x || b.rounded.x + b.rounded.width <= a.rounded.x
-          || a.rounded.y + a.rounded.height <= b.rounded.y || b.rounded.y + b.rounded.height <= a.rounded.y
-        expect(apart).toBe(true)
-      }
-    }), { numRuns: cases(60) })
+    fc.assert(
+      fc.property(size, size, gap, gap, fc.constantFrom(...ORIENTATIONS), (rows, columns, x, y, orientation) => {
+        const { crops, canvas } = mapped({ rows, columns, gap: { x, y }, orientation })
+        const turned = orientation.startsWith('portrait')
+        for (const { rounded, exact } of crops) {
+          expect([rounded.width, rounded.height]).toEqual(turned ? [1080, 1920] : [1920, 1080])
+          expect(Math.abs(rounded.x - exact.x)).toBeLessThanOrEqual(0.5)
+          expect(rounded.x + rounded.width).toBeLessThanOrEqual(canvas.width)
+          expect(rounded.y + rounded.height).toBeLessThanOrEqual(canvas.height)
+        }
+        for (const a of crops)
+          for (const b of crops) {
+            if (a === b) continue
+            const apart
+              = a.rounded.x + a.rounded.width <= b.rounded.x
+                || b.rounded.x + b.rounded.width <= a.rounded.x
+                || a.rounded.y + a.rounded.height <= b.rounded.y
+                || b.rounded.y + b.rounded.height <= a.rounded.y
+            expect(apart).toBe(true)
+          }
+      }),
+      { numRuns: cases(60) },
+    )
   })
 
   it('is drawn as a test picture at canvas size, with every screen named and a circle over every seam', () => {
@@ -70,8 +77,16 @@ describe('the pixel map', () => {
 describe('a source on the canvas', () => {
   const hd = { width: 1920, height: 1080 }
   it('fits with bars or fills with cuts', () => {
-    expect(fitSource(hd, { width: 3840, height: 1080 }, 'fit')).toEqual({ width: 1920, height: 1080, cut: { across: 0, up: 0 } })
-    expect(fitSource(hd, { width: 3840, height: 1080 }, 'fill')).toEqual({ width: 3840, height: 2160, cut: { across: 0, up: 0.5 } })
+    expect(fitSource(hd, { width: 3840, height: 1080 }, 'fit')).toEqual({
+      width: 1920,
+      height: 1080,
+      cut: { across: 0, up: 0 },
+    })
+    expect(fitSource(hd, { width: 3840, height: 1080 }, 'fill')).toEqual({
+      width: 3840,
+      height: 2160,
+      cut: { across: 0, up: 0.5 },
+    })
   })
 
   it('keeps its shape, and covers or is covered', () => {
@@ -95,12 +110,16 @@ describe('viewing', () => {
     expect(farthestViewer(picture, 0.05).value).toBeCloseTo(10 * picture.height, 9)
   })
 
-  it('shows no pixels from 0.53222 × 3437.75 on', () => expect(pixelsNotVisible(display).value).toBeCloseTo(574.8 / 1080 * 3437.75, 6))
+  it('shows no pixels from 0.53222 × 3437.75 on', () =>
+    expect(pixelsNotVisible(display).value).toBeCloseTo((574.8 / 1080) * 3437.75, 6))
 
   it('stands within 30° to the top and 15° to the centre from the nearest viewer on, and not nearer', () => {
     const top = picture.foot + picture.height
     const near = nearestViewer(picture, 1200).value
-    const angles = (distance: number) => [angleUp(top, 1200, distance, 'top').value, angleUp(picture.foot + picture.height / 2, 1200, distance, 'centre').value]
+    const angles = (distance: number) => [
+      angleUp(top, 1200, distance, 'top').value,
+      angleUp(picture.foot + picture.height / 2, 1200, distance, 'centre').value,
+    ]
     expect(angles(near).map((angle, n) => angle <= [30, 15][n]! + 1e-9)).toEqual([true, true])
     expect(angles(near - 5).some((angle, n) => angle > [30, 15][n]!)).toBe(true)
     expect(nearestViewer({ ...picture, foot: 0, height: 800 }, 1600).value).toBe(0)
@@ -126,14 +145,19 @@ describe('sums over an array', () => {
     const { cells } = arrange(arrayOf(), [d46], wall)!
     expect(massOf(cells, arrayOf(), { displays: [d46], mounts: [m1] }).value).toBeCloseTo(6 * (21.5 + 12.3), 9)
     expect(powerOf(cells, { displays: [d46], mounts: [] }, 'max')).toBeUndefined()
-    expect(powerOf(cells, { displays: [{ ...d46, power: { typical: 118, max: 165 } }], mounts: [] }, 'max')).toMatchObject({ value: 990, unit: 'W' })
+    expect(
+      powerOf(cells, { displays: [{ ...d46, power: { typical: 118, max: 165 } }], mounts: [] }, 'max'),
+    ).toMatchObject({ value: 990, unit: 'W' })
   })
 
   it('tells what seams take, and how far a seam may come out', () => {
     const lit = (...places: number[]) => places.map(x => ({ picture: { x, y: 0, width: 99, height: 50 } }))
     expect(lostToSeams(lit(0)).value).toBeCloseTo(0, 12)
     expect(lostToSeams(lit(0, 101)).value).toBeCloseTo(1, 9)
-    expect(seamTolerance({ ...d46, sizeTolerance: 0.4 })).toMatchObject({ worst: { value: 0.4 }, usual: { value: 0.4 / Math.SQRT2 } })
+    expect(seamTolerance({ ...d46, sizeTolerance: 0.4 })).toMatchObject({
+      worst: { value: 0.4 },
+      usual: { value: 0.4 / Math.SQRT2 },
+    })
     expect(seamTolerance(d46)).toBeUndefined()
     expect([0.4, 0.5, 0.51, 0].map(sizeTolerance => leastGap({ sizeTolerance }, 'metric'))).toEqual([0.5, 0.5, 1, 0])
     expect(leastGap({ sizeTolerance: 0.4 }, 'imperial')).toBeCloseTo(25.4 / 32, 12)

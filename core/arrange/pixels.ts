@@ -33,7 +33,14 @@ const whole = (pixels: number) => Math.round(pixels) || 0
 
 /** The pixels that a seam hides, with the working. */
 export function hiddenPixels(imageGap: number, pitch: number): Figure {
-  return figure([{ label: 'Pixels hidden by a seam', expression: words`bezel seam ${imageGap} ÷ ${pitch.toFixed(5)} mm per pixel`, value: imageGap / pitch, unit: 'px' }])
+  return figure([
+    {
+      label: 'Pixels hidden by a seam',
+      expression: words`bezel seam ${imageGap} ÷ ${pitch.toFixed(5)} mm per pixel`,
+      value: imageGap / pitch,
+      unit: 'px',
+    },
+  ])
 }
 
 /**
@@ -57,7 +64,12 @@ export function pixelMap(cells: Cell[], imageGap: Point): PixelMap {
       height: picture.height / pitch.y,
     }
     const [x, y] = [whole(exact.x), whole(exact.y)]
-    return { row, column, exact, rounded: { x, y, width: whole(exact.x + exact.width) - x, height: whole(exact.y + exact.height) - y } }
+    return {
+      row,
+      column,
+      exact,
+      rounded: { x, y, width: whole(exact.x + exact.width) - x, height: whole(exact.y + exact.height) - y },
+    }
   })
   return {
     pitch,
@@ -74,9 +86,17 @@ export function pixelMap(cells: Cell[], imageGap: Point): PixelMap {
 export interface SourceFit { width: number, height: number, cut: { across: number, up: number } }
 
 /** A source laid on a canvas: `fit` shows all of it with bars, `fill` covers the canvas and cuts what is over. */
-export function fitSource(source: { width: number, height: number }, canvas: { width: number, height: number }, how: 'fit' | 'fill'): SourceFit {
+export function fitSource(
+  source: { width: number, height: number },
+  canvas: { width: number, height: number },
+  how: 'fit' | 'fill',
+): SourceFit {
   const scales = [canvas.width / source.width, canvas.height / source.height]
   const scale = how === 'fit' ? Math.min(...scales) : Math.max(...scales)
   const [width, height] = [source.width * scale, source.height * scale]
-  return { width, height, cut: { across: Math.max(0, 1 - canvas.width / width), up: Math.max(0, 1 - canvas.height / height) } }
+  return {
+    width,
+    height,
+    cut: { across: Math.max(0, 1 - canvas.width / width), up: Math.max(0, 1 - canvas.height / height) },
+  }
 }

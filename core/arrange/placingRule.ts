@@ -12,10 +12,18 @@ const topOf = ({ y, height }: Feature) => y + height
 function widestRoom(features: Feature[]): [Feature, Feature] | undefined {
   const upward = [...features].sort((a, b) => a.y - b.y)
   const rooms = upward.flatMap((upper, n): [Feature, Feature][] => {
-    const lower = upward.slice(0, n).reduce<Feature | undefined>((highest, each) => highest && topOf(highest) >= topOf(each) ? highest : each, undefined)
+    const lower = upward
+      .slice(0, n)
+      .reduce<Feature | undefined>(
+        (highest, each) => (highest && topOf(highest) >= topOf(each) ? highest : each),
+        undefined,
+      )
     return lower && topOf(lower) < upper.y ? [[lower, upper]] : []
   })
-  return rooms.reduce<[Feature, Feature] | undefined>((best, room) => best && best[1].y - topOf(best[0]) >= room[1].y - topOf(room[0]) ? best : room, undefined)
+  return rooms.reduce<[Feature, Feature] | undefined>(
+    (best, room) => (best && best[1].y - topOf(best[0]) >= room[1].y - topOf(room[0]) ? best : room),
+    undefined,
+  )
 }
 
 /**
@@ -26,18 +34,36 @@ function widestRoom(features: Feature[]): [Feature, Feature] | undefined {
  * // a counter 1050 high before the middle of the wall
  * placeByRule(wall, { placingHeight: 'above-furniture', clearAboveFurniture: 100 }).follows.y // { rule: 'above', feature: 'f1', value: 100 }
  */
-export function placeByRule({ width, height, features = [] }: Wall, rules: Rules, units: UnitSystem = 'metric'): Place | undefined {
+export function placeByRule(
+  { width, height, features = [] }: Wall,
+  rules: Rules,
+  units: UnitSystem = 'metric',
+): Place | undefined {
   const x = width / 2
-  const at = (y = height / 2): ScreenArray['at'] => ({ x: { edge: 'centre', value: x }, y: { edge: 'centre', value: y } })
+  const at = (y = height / 2): ScreenArray['at'] => ({
+    x: { edge: 'centre', value: x },
+    y: { edge: 'centre', value: y },
+  })
   const inLine = features.filter(feature => feature.x <= x && feature.x + feature.width >= x)
   switch (rules.placingHeight ?? 'asked') {
-    case 'asked': return { at: at() }
-    case 'seated-eye': return { at: at(), follows: { y: { rule: 'eye', value: EYE.seated } } }
-    case 'standing-eye': return { at: at(), follows: { y: { rule: 'eye', value: EYE.standing } } }
-    case 'fixed': return { at: at(chosenFigure('fixedHeight', rules, units)) }
+    case 'asked':
+      return { at: at() }
+    case 'seated-eye':
+      return { at: at(), follows: { y: { rule: 'eye', value: EYE.seated } } }
+    case 'standing-eye':
+      return { at: at(), follows: { y: { rule: 'eye', value: EYE.standing } } }
+    case 'fixed':
+      return { at: at(chosenFigure('fixedHeight', rules, units)) }
     case 'above-furniture': {
       const highest = inLine.filter(({ kind }) => FURNITURE.includes(kind)).sort((a, b) => topOf(b) - topOf(a))[0]
-      return highest && { at: at(), follows: { y: { rule: 'above', feature: highest.id, value: chosenFigure('clearAboveFurniture', rules, units) } } }
+      return (
+        highest && {
+          at: at(),
+          follows: {
+            y: { rule: 'above', feature: highest.id, value: chosenFigure('clearAboveFurniture', rules, units) },
+          },
+        }
+      )
     }
     case 'between-features': {
       const room = widestRoom(inLine)

@@ -17,18 +17,26 @@ export function seamsOf(cells: Cell[]): Seam[] {
     const below = at.get(`${cell.row + 1} ${cell.column}`)
     const place = ({ row, column }: Cell) => ({ row, column })
     return [
-      ...right
-        ? [{
-            between: [place(cell), place(right)] as Seam['between'], axis: 'x' as const,
-            gap: right.outer.x - cell.outer.x - cell.outer.width, image: right.picture.x - cell.picture.x - cell.picture.width,
-          }]
-        : [],
-      ...below
-        ? [{
-            between: [place(cell), place(below)] as Seam['between'], axis: 'y' as const,
-            gap: cell.outer.y - below.outer.y - below.outer.height, image: cell.picture.y - below.picture.y - below.picture.height,
-          }]
-        : [],
+      ...(right
+        ? [
+            {
+              between: [place(cell), place(right)] as Seam['between'],
+              axis: 'x' as const,
+              gap: right.outer.x - cell.outer.x - cell.outer.width,
+              image: right.picture.x - cell.picture.x - cell.picture.width,
+            },
+          ]
+        : []),
+      ...(below
+        ? [
+            {
+              between: [place(cell), place(below)] as Seam['between'],
+              axis: 'y' as const,
+              gap: cell.outer.y - below.outer.y - below.outer.height,
+              image: cell.picture.y - below.picture.y - below.picture.height,
+            },
+          ]
+        : []),
     ]
   })
 }

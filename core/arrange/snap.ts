@@ -17,23 +17,39 @@ const sides = (label: string, { x, y, width, height }: Rect): SnapLines => ({
 /** Joints of a coursing that lie on the wall; in running bond, the head joints of either course. */
 function joints({ length, height: course, origin, bond }: Coursing, { width, height }: Wall): SnapLines {
   const lines = (from: number, module: number, to: number, label: string) =>
-    Array.from({ length: Math.ceil(to / module) + 1 }, (_, n) => ({ at: ((from % module) + module) % module + n * module, label })).filter(({ at }) => at <= to)
-  return { x: lines(origin.x, bond === 'running' ? length / 2 : length, width, 'joint'), y: lines(origin.y, course, height, 'joint') }
+    Array.from({ length: Math.ceil(to / module) + 1 }, (_, n) => ({
+      at: (((from % module) + module) % module) + n * module,
+      label,
+    })).filter(({ at }) => at <= to)
+  return {
+    x: lines(origin.x, bond === 'running' ? length / 2 : length, width, 'joint'),
+    y: lines(origin.y, course, height, 'joint'),
+  }
 }
 
 /** Lines to which an array snaps: the wall's middle, features, the other arrays, members, joints. */
-export function snapLines(wall: Wall, others: { name: string, outline: Rect }[], members: Pick<Member, 'centre'>[], coursing?: Coursing): SnapLines {
+export function snapLines(
+  wall: Wall,
+  others: { name: string, outline: Rect }[],
+  members: Pick<Member, 'centre'>[],
+  coursing?: Coursing,
+): SnapLines {
   const all = [
     { x: [{ at: wall.width / 2, label: 'centre of the wall' }], y: [] },
     ...others.map(({ name, outline }) => sides(name, outline)),
     ...(wall.features ?? []).map(feature => sides(feature.kind.replace('-', ' '), feature)),
     { x: members.map(({ centre }, n) => ({ at: centre, label: `stud ${n + 1}` })), y: [] },
-    ...coursing ? [joints(coursing, wall)] : [],
+    ...(coursing ? [joints(coursing, wall)] : []),
   ]
   return { x: all.flatMap(({ x }) => x), y: all.flatMap(({ y }) => y) }
 }
 
-function nearest(start: number, length: number, lines: SnapLine[], reach: number): { by: number, line: SnapLine } | undefined {
+function nearest(
+  start: number,
+  length: number,
+  lines: SnapLine[],
+  reach: number,
+): { by: number, line: SnapLine } | undefined {
   let best: { by: number, line: SnapLine } | undefined
   for (const line of lines) {
     for (const edge of [start + length / 2, start, start + length]) {

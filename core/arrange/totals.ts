@@ -6,14 +6,23 @@ import { pictureOf } from './viewing'
 type Hanging = Pick<Cell, 'model' | 'mount'>
 
 /** How many screens of an array are alike in model and mount. */
-function groupsOf(cells: Hanging[], array: Pick<ScreenArray, 'mount'>, { displays, mounts }: Pick<Catalogue, 'displays' | 'mounts'>) {
+function groupsOf(
+  cells: Hanging[],
+  array: Pick<ScreenArray, 'mount'>,
+  { displays, mounts }: Pick<Catalogue, 'displays' | 'mounts'>,
+) {
   const groups = new Map<string, { count: number, display: Display, mount: Catalogue['mounts'][number] | undefined }>()
   for (const { model, mount: own } of cells) {
     const mountId = own ?? array.mount
     const key = `${model} ${mountId}`
     const known = groups.get(key)
     if (known) known.count++
-    else groups.set(key, { count: 1, display: displays.find(({ id }) => id === model)!, mount: mounts.find(({ id }) => id === mountId) })
+    else
+      groups.set(key, {
+        count: 1,
+        display: displays.find(({ id }) => id === model)!,
+        mount: mounts.find(({ id }) => id === mountId),
+      })
   }
   return [...groups.values()]
 }
@@ -21,26 +30,40 @@ function groupsOf(cells: Hanging[], array: Pick<ScreenArray, 'mount'>, { display
 const sumOf = (terms: Text[]): Text => terms.reduce((text, term, n) => n === 0 ? term : words`${text} + ${term}`, [])
 
 /** Mass of all displays and mounts of an array. */
-export function massOf(cells: Hanging[], array: Pick<ScreenArray, 'mount'>, catalogue: Pick<Catalogue, 'displays' | 'mounts'>): Figure {
+export function massOf(
+  cells: Hanging[],
+  array: Pick<ScreenArray, 'mount'>,
+  catalogue: Pick<Catalogue, 'displays' | 'mounts'>,
+): Figure {
   const groups = groupsOf(cells, array, catalogue)
-  return figure([{
-    label: 'Mass',
-    expression: words`${sumOf(groups.map(({ count, display, mount }) => words`${String(count)} × (display ${String(display.mass)} + mount ${mount ? String(mount.mass) : 'not chosen'})`))} kg`,
-    value: groups.reduce((sum, { count, display, mount }) => sum + count * (display.mass + (mount?.mass ?? 0)), 0),
-    unit: 'kg',
-  }])
+  return figure([
+    {
+      label: 'Mass',
+      expression: words`${sumOf(groups.map(({ count, display, mount }) => words`${String(count)} × (display
+        ${String(display.mass)} + mount ${mount ? String(mount.mass) : 'not chosen'})`))} kg`,
+      value: groups.reduce((sum, { count, display, mount }) => sum + count * (display.mass + (mount?.mass ?? 0)), 0),
+      unit: 'kg',
+    },
+  ])
 }
 
 /** Power of all displays, typical or most; undefined where a sheet does not give it. */
-export function powerOf(cells: Hanging[], catalogue: Pick<Catalogue, 'displays' | 'mounts'>, which: 'typical' | 'max'): Figure | undefined {
+export function powerOf(
+  cells: Hanging[],
+  catalogue: Pick<Catalogue, 'displays' | 'mounts'>,
+  which: 'typical' | 'max',
+): Figure | undefined {
   const groups = groupsOf(cells, {}, catalogue)
   if (groups.some(({ display }) => !display.power)) return undefined
-  return figure([{
-    label: which === 'max' ? 'Max power' : 'Typical power',
-    expression: words`${sumOf(groups.map(({ count, display }) => words`${String(count)} × ${String(display.power![which])}`))} W`,
-    value: groups.reduce((sum, { count, display }) => sum + count * display.power![which], 0),
-    unit: 'W',
-  }])
+  return figure([
+    {
+      label: which === 'max' ? 'Max power' : 'Typical power',
+      expression: words`${sumOf(groups.map(({ count, display }) => words`${String(count)} ×
+        ${String(display.power![which])}`))} W`,
+      value: groups.reduce((sum, { count, display }) => sum + count * display.power![which], 0),
+      unit: 'W',
+    },
+  ])
 }
 
 /** What gaps are rounded up to, mm. */
@@ -60,9 +83,14 @@ export function leastGap({ sizeTolerance = 0 }: Pick<Display, 'sizeTolerance'>, 
 export function lostToSeams(cells: Pick<Cell, 'picture'>[]): Figure {
   const { width, height } = pictureOf(cells)
   const lit = cells.reduce((sum, { picture }) => sum + picture.width * picture.height, 0)
-  return figure([{
-    label: 'Picture area lost to seams', expression: words`1 − lit area ${(lit / 1e6).toFixed(4)} m² ÷ (${width} × ${height})`, value: 100 * (1 - lit / (width * height)), unit: '%',
-  }])
+  return figure([
+    {
+      label: 'Picture area lost to seams',
+      expression: words`1 − lit area ${(lit / 1e6).toFixed(4)} m² ÷ (${width} × ${height})`,
+      value: 100 * (1 - lit / (width * height)),
+      unit: '%',
+    },
+  ])
 }
 
 /**
@@ -73,7 +101,16 @@ export function seamTolerance(display: Display): { worst: Figure, usual: Figure 
   const each = display.sizeTolerance
   if (each === undefined) return undefined
   return {
-    worst: figure([{ label: 'Seam tolerance, worst case', expression: words`${each} ÷ 2 + ${each} ÷ 2`, value: each, unit: 'mm' }]),
-    usual: figure([{ label: 'Seam tolerance, root sum square', expression: words`√((${each} ÷ 2)² + (${each} ÷ 2)²)`, value: each / Math.SQRT2, unit: 'mm' }]),
+    worst: figure([
+      { label: 'Seam tolerance, worst case', expression: words`${each} ÷ 2 + ${each} ÷ 2`, value: each, unit: 'mm' },
+    ]),
+    usual: figure([
+      {
+        label: 'Seam tolerance, root sum square',
+        expression: words`√((${each} ÷ 2)² + (${each} ÷ 2)²)`,
+        value: each / Math.SQRT2,
+        unit: 'mm',
+      },
+    ]),
   }
 }

@@ -7,7 +7,15 @@ import { planWall } from '../plan'
 import { textToString } from '../units'
 import { arrange, displayFaults, evenBezels, pixelMap, seamsOf, turnEdges, turnSide } from './index'
 
-const sign: Display = { ...d46, id: 'sign', name: 'Firth 32S', width: 726, height: 425, bezel: { top: 9.5, right: 9.5, bottom: 13.5, left: 9.5 }, vesa: { ...d46.vesa, width: 200, height: 200, offset: { x: 0, y: 0 } } }
+const sign: Display = {
+  ...d46,
+  id: 'sign',
+  name: 'Firth 32S',
+  width: 726,
+  height: 425,
+  bezel: { top: 9.5, right: 9.5, bottom: 13.5, left: 9.5 },
+  vesa: { ...d46.vesa, width: 200, height: 200, offset: { x: 0, y: 0 } },
+}
 const wall = exampleWall()
 const laid = (change: Partial<ScreenArray>) => arrange({ ...wall.arrays[0]!, ...change }, [d46, sign], wall)!
 const codes = (change: Partial<ScreenArray>) => laid(change).findings.map(({ code }) => code)
@@ -23,7 +31,11 @@ describe('cells of their own', () => {
 
   it('may be turned or of another model of the same size', () => {
     const twin = { ...d46, id: 'twin' }
-    const { cells } = arrange({ ...wall.arrays[0]!, cells: [{ row: 2, column: 1, orientation: 'inverted', display: 'twin', mount: 'm1' }] }, [d46, twin], wall)!
+    const { cells } = arrange(
+      { ...wall.arrays[0]!, cells: [{ row: 2, column: 1, orientation: 'inverted', display: 'twin', mount: 'm1' }] },
+      [d46, twin],
+      wall,
+    )!
     expect(cells[3]).toMatchObject({ model: 'twin', orientation: 'inverted', mount: 'm1' })
     expect(cells[3]!.outer).toEqual(laid({}).cells[3]!.outer)
     // Upside down, the pattern 18 below the middle lies 18 above it.
@@ -32,9 +44,16 @@ describe('cells of their own', () => {
 
   it('are a stop where they do not fit their place, with both sizes', () => {
     const turned = laid({ cells: [{ row: 1, column: 1, orientation: 'portrait-cw' }] })
-    expect(turned.findings.map(({ code, subject }) => [code, subject.id])).toEqual([['cell-of-another-size', 'a1-r1c1']])
-    expect(textToString(turned.findings[0]!.message, 'metric')).toBe('R1 C1 of Departures is 576.2 × 1021.4 mm; the other screens of the grid are 1021.4 × 576.2 mm.')
-    expect(codes({ cells: [{ row: 1, column: 1, display: 'sign' }] })).toEqual(['cell-of-another-size', 'cell-of-another-pitch'])
+    expect(turned.findings.map(({ code, subject }) => [code, subject.id])).toEqual([
+      ['cell-of-another-size', 'a1-r1c1'],
+    ])
+    expect(textToString(turned.findings[0]!.message, 'metric')).toBe(
+      'R1 C1 of Departures is 576.2 × 1021.4 mm; the other screens of the grid are 1021.4 × 576.2 mm.',
+    )
+    expect(codes({ cells: [{ row: 1, column: 1, display: 'sign' }] })).toEqual([
+      'cell-of-another-size',
+      'cell-of-another-pitch',
+    ])
   })
 
   it('carry what each one needs into plates, masses and findings', () => {
@@ -43,12 +62,23 @@ describe('cells of their own', () => {
     job.walls[0]!.arrays[0]!.cells = [{ row: 1, column: 1, mount: 'light' }, { row: 2, column: 3, empty: true }]
     const { arrays, findings } = planWall(job.walls[0]!, job)
     expect(arrays[0]!.positions).toHaveLength(5)
-    expect(findings.filter(({ code }) => code === 'mount-over-capacity').map(({ message }) => textToString(message, 'metric'))).toEqual(['Light carries at most 10 kg; Kelda 46N weighs 21.5 kg.'])
+    expect(
+      findings
+        .filter(({ code }) => code === 'mount-over-capacity')
+        .map(({ message }) => textToString(message, 'metric')),
+    ).toEqual(['Light carries at most 10 kg; Kelda 46N weighs 21.5 kg.'])
   })
 })
 
 describe('a row of unlike displays', () => {
-  const row = (align: Alignment, second: Partial<CellChoice> = {}) => laid({ rows: 1, columns: 2, align, gap: { x: 5, y: 0 }, cells: [{ row: 1, column: 2, display: 'sign', ...second }] })
+  const row = (align: Alignment, second: Partial<CellChoice> = {}) =>
+    laid({
+      rows: 1,
+      columns: 2,
+      align,
+      gap: { x: 5, y: 0 },
+      cells: [{ row: 1, column: 2, display: 'sign', ...second }],
+    })
 
   it.each([
     ['case-top', 151.2], ['case-bottom', 0], ['picture-top', 159.8], ['picture-bottom', -13], ['picture-centre', 73.4],
@@ -60,18 +90,38 @@ describe('a row of unlike displays', () => {
 
   it('has an outline that just holds every case, whatever the models, turns and line', () => {
     const choice = fc.record({ display: fc.constantFrom('d46', 'sign'), orientation: fc.constantFrom(...ORIENTATIONS) })
-    fc.assert(fc.property(fc.array(choice, { minLength: 1, maxLength: 6 }), fc.constantFrom(...ROW_ALIGNMENTS), (choices, align) => {
-      const { outline, cells } = laid({ rows: 1, columns: choices.length, align, cells: choices.map((cell, n) => ({ row: 1, column: n + 1, ...cell })) })
-      expect(Math.min(...cells.map(({ outer }) => outer.y))).toBeCloseTo(outline.y, 6)
-      expect(Math.max(...cells.map(({ outer }) => outer.y + outer.height))).toBeCloseTo(outline.y + outline.height, 6)
-      expect(cells[0]!.outer.x).toBeCloseTo(outline.x, 6)
-      const last = cells.at(-1)!.outer
-      expect(last.x + last.width).toBeCloseTo(outline.x + outline.width, 6)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(choice, { minLength: 1, maxLength: 6 }),
+        fc.constantFrom(...ROW_ALIGNMENTS),
+        (choices, align) => {
+          const { outline, cells } = laid({
+            rows: 1,
+            columns: choices.length,
+            align,
+            cells: choices.map((cell, n) => ({ row: 1, column: n + 1, ...cell })),
+          })
+          expect(Math.min(...cells.map(({ outer }) => outer.y))).toBeCloseTo(outline.y, 6)
+          expect(Math.max(...cells.map(({ outer }) => outer.y + outer.height))).toBeCloseTo(
+            outline.y + outline.height,
+            6,
+          )
+          expect(cells[0]!.outer.x).toBeCloseTo(outline.x, 6)
+          const last = cells.at(-1)!.outer
+          expect(last.x + last.width).toBeCloseTo(outline.x + outline.width, 6)
+        },
+      ),
+    )
   })
 
   it('hangs as a column from the top down, in line by its pictures’ middles', () => {
-    const [a, b] = laid({ rows: 2, columns: 1, align: 'picture-centre', gap: { x: 0, y: 7 }, cells: [{ row: 2, column: 1, display: 'sign', orientation: 'portrait-ccw' }] }).cells
+    const [a, b] = laid({
+      rows: 2,
+      columns: 1,
+      align: 'picture-centre',
+      gap: { x: 0, y: 7 },
+      cells: [{ row: 2, column: 1, display: 'sign', orientation: 'portrait-ccw' }],
+    }).cells
     expect(a!.outer.y - b!.outer.y - b!.outer.height).toBeCloseTo(7, 9)
     expect(a!.picture.x + a!.picture.width / 2).toBeCloseTo(b!.picture.x + b!.picture.width / 2, 9)
   })
@@ -98,24 +148,55 @@ describe('a row of unlike displays', () => {
       }
       return []
     }
-    expect(faults({ align: 'case-top' })[0]).toMatchObject({ path: '$.walls[0].arrays[0].align', message: expect.stringContaining('not in 2 × 3') })
+    expect(faults({ align: 'case-top' })[0]).toMatchObject({
+      path: '$.walls[0].arrays[0].align',
+      message: expect.stringContaining('not in 2 × 3'),
+    })
     expect(faults({ rows: 1, align: 'case-left' })[0]!.message).toContain('a row must align by one of')
-    expect(faults({ cells: [{ row: 3, column: 1, empty: true }] })[0]).toMatchObject({ path: '$.walls[0].arrays[0].cells[0]', message: 'is R3 C1, outside a grid of 2 × 3' })
+    expect(faults({ cells: [{ row: 3, column: 1, empty: true }] })[0]).toMatchObject({
+      path: '$.walls[0].arrays[0].cells[0]',
+      message: 'is R3 C1, outside a grid of 2 × 3',
+    })
     expect(faults({ cells: [{ row: 1, column: 1 }, { row: 1, column: 1 }] })[0]!.message).toBe('R1 C1 is listed twice')
-    expect(faults({ cells: [{ row: 1, column: 1, display: 'none' }] })[0]!.path).toBe('$.walls[0].arrays[0].cells[0].display')
+    expect(faults({ cells: [{ row: 1, column: 1, display: 'none' }] })[0]!.path).toBe(
+      '$.walls[0].arrays[0].cells[0].display',
+    )
     expect(faults({ rows: 1, align: 'case-top' })).toEqual([])
   })
 })
 
 describe('what an array lies over', () => {
   const over = (feature: Partial<Feature>) => {
-    const covering = arrange(wall.arrays[0]!, [d46], { ...wall, features: [{ id: 'f', kind: 'outlet', x: 1500, y: 1000, width: 76, height: 120, ...feature }] })!
+    const covering = arrange(wall.arrays[0]!, [d46], {
+      ...wall,
+      features: [{ id: 'f', kind: 'outlet', x: 1500, y: 1000, width: 76, height: 120, ...feature }],
+    })!
     return covering.findings.map(({ severity, code, message }) => [severity, code, textToString(message, 'metric')])
   }
   it.each([
-    ['a door', { kind: 'door', x: 1000, y: 0, width: 900, height: 2100 }, ['stop', 'array-over-opening', 'Departures covers a door by 332.7 mm horizontally and 576.2 mm vertically.']],
-    ['an outlet to reach', { x: 1560, keepReachable: true }, ['stop', 'array-over-reachable', 'Departures covers the outlet that must stay accessible by 68.7 mm horizontally and 46.5 mm vertically.']],
-    ['a counter', { kind: 'counter', x: 1000, y: 0, width: 3000, height: 1100 }, ['caution', 'array-behind-furniture', 'Departures covers the counter by 1021.4 mm horizontally and 26.5 mm vertically.']],
+    [
+      'a door',
+      { kind: 'door', x: 1000, y: 0, width: 900, height: 2100 },
+      ['stop', 'array-over-opening', 'Departures covers a door by 332.7 mm horizontally and 576.2 mm vertically.'],
+    ],
+    [
+      'an outlet to reach',
+      { x: 1560, keepReachable: true },
+      [
+        'stop',
+        'array-over-reachable',
+        'Departures covers the outlet that must stay accessible by 68.7 mm horizontally and 46.5 mm vertically.',
+      ],
+    ],
+    [
+      'a counter',
+      { kind: 'counter', x: 1000, y: 0, width: 3000, height: 1100 },
+      [
+        'caution',
+        'array-behind-furniture',
+        'Departures covers the counter by 1021.4 mm horizontally and 26.5 mm vertically.',
+      ],
+    ],
   ])('is told with by how much: %s', (_, feature, told) => expect(over(feature)).toEqual([told]))
   it('is nothing where it only touches, or may be covered', () => {
     expect(over({ x: 1567.3 - 76, keepReachable: true })).toEqual([])
@@ -128,12 +209,25 @@ describe('several arrays', () => {
     const job = exampleJob()
     const array = job.walls[0]!.arrays[0]!
     array.columns = 1
-    Object.assign(job.walls[0]!, { features: [], arrays: [{ ...array, at: { ...array.at, x: { edge: 'left', value: 1000 } } }, { ...array, id: 'b', name: 'Notices', at: { ...array.at, x: { edge: 'left', value: x } } }], ...clearance !== undefined && { clearance } })
-    return planWall(job.walls[0]!, job).findings.filter(({ code }) => code.startsWith('arrays')).map(({ code, message }) => [code, textToString(message, 'metric')])
+    Object.assign(job.walls[0]!, {
+      features: [],
+      arrays: [
+        { ...array, at: { ...array.at, x: { edge: 'left', value: 1000 } } },
+        { ...array, id: 'b', name: 'Notices', at: { ...array.at, x: { edge: 'left', value: x } } },
+      ],
+      ...(clearance !== undefined && { clearance }),
+    })
+    return planWall(job.walls[0]!, job)
+      .findings.filter(({ code }) => code.startsWith('arrays'))
+      .map(({ code, message }) => [code, textToString(message, 'metric')])
   }
   it('are kept apart', () => {
-    expect(planned(2000)).toEqual([['arrays-overlap', 'Departures and Notices overlap by 21.4 mm horizontally and 576.2 mm vertically.']])
-    expect(planned(2041.4, 50)).toEqual([['arrays-close', 'Departures and Notices are 20 mm apart; the minimum between arrays on this wall is 50 mm.']])
+    expect(planned(2000)).toEqual([
+      ['arrays-overlap', 'Departures and Notices overlap by 21.4 mm horizontally and 576.2 mm vertically.'],
+    ])
+    expect(planned(2041.4, 50)).toEqual([
+      ['arrays-close', 'Departures and Notices are 20 mm apart; the minimum between arrays on this wall is 50 mm.'],
+    ])
     expect(planned(2071.4, 50)).toEqual([])
     expect(planned(2021.4)).toEqual([])
   })
@@ -142,7 +236,10 @@ describe('several arrays', () => {
 it('a wall of alternatives cautions until the one that is planned is the one chosen', () => {
   const job = exampleJob()
   const alternatives = [{ id: 'a', name: 'Wide' }, { id: 'b', name: 'Tall', arrays: [] }]
-  const said = (change: object) => planWall({ ...job.walls[0]!, alternatives, alternative: 'a', ...change }, job).findings.filter(({ code }) => code === 'alternative-open').map(({ message }) => textToString(message, 'metric'))
+  const said = (change: object) =>
+    planWall({ ...job.walls[0]!, alternatives, alternative: 'a', ...change }, job)
+      .findings.filter(({ code }) => code === 'alternative-open')
+      .map(({ message }) => textToString(message, 'metric'))
   expect(said({})).toEqual(['The wall has 2 alternatives, and the client has not chosen one yet.'])
   expect(said({ chosen: 'b' })).toEqual(['The client chose “Tall”, but this plan is “Wide”.'])
   expect(said({ chosen: 'a' })).toEqual([])
@@ -151,8 +248,19 @@ it('a wall of alternatives cautions until the one that is planned is the one cho
 describe('a display’s figures', () => {
   it('are refused where they cannot be, by how much', () => {
     expect(displayFaults(d46)).toEqual([])
-    const wrong = { ...d46, bezel: { top: 300, right: 600, bottom: 276.2, left: 500 }, vesa: { ...d46.vesa, width: 1000, offset: { x: 20, y: -18 }, recess: 68 }, back: { profile: 'stepped' as const, rim: 80 } }
-    expect(displayFaults(wrong).map(({ path }) => path)).toEqual(['$.bezel.left', '$.bezel.top', '$.vesa.width', '$.back.rim', '$.vesa.recess'])
+    const wrong = {
+      ...d46,
+      bezel: { top: 300, right: 600, bottom: 276.2, left: 500 },
+      vesa: { ...d46.vesa, width: 1000, offset: { x: 20, y: -18 }, recess: 68 },
+      back: { profile: 'stepped' as const, rim: 80 },
+    }
+    expect(displayFaults(wrong).map(({ path }) => path)).toEqual([
+      '$.bezel.left',
+      '$.bezel.top',
+      '$.vesa.width',
+      '$.back.rim',
+      '$.vesa.recess',
+    ])
     expect(displayFaults(wrong)[0]!.message).toContain('78.6 mm')
     const job = exampleJob()
     job.catalogue.displays[0] = wrong
@@ -161,8 +269,12 @@ describe('a display’s figures', () => {
 
   it('give even bezels from a picture’s size, if it fits the case', () => {
     const even = evenBezels(d46, { width: 1020, height: 574.8 })
-    expect('bezel' in even && [even.bezel.left, even.bezel.top].map(mm => Math.round(1000 * mm) / 1000)).toEqual([0.7, 0.7])
-    expect(evenBezels(d46, { width: 1030, height: 500 })).toEqual({ faults: [{ path: '$.picture.width', message: 'The picture is 8.6 mm wider than the case' }] })
+    expect('bezel' in even && [even.bezel.left, even.bezel.top].map(mm => Math.round(1000 * mm) / 1000)).toEqual([
+      0.7, 0.7,
+    ])
+    expect(evenBezels(d46, { width: 1030, height: 500 })).toEqual({
+      faults: [{ path: '$.picture.width', message: 'The picture is 8.6 mm wider than the case' }],
+    })
   })
 
   it('turn its sides as they turn its bezels', () => {

@@ -46,34 +46,60 @@ export function pictureOf(cells: Pick<Cell, 'picture'>[]): Picture {
 
 /** The farthest viewer who can read an element of some share of the picture's height. */
 export function farthestViewer(picture: Picture, element = ELEMENT): Figure {
-  return figure([{
-    label: 'Farthest viewing distance', expression: words`200 × ${(100 * element).toFixed(1)} % × picture height ${picture.height}`, value: 200 * element * picture.height, unit: 'mm', source: READING,
-  }])
+  return figure([
+    {
+      label: 'Farthest viewing distance',
+      expression: words`200 × ${(100 * element).toFixed(1)} % × picture height ${picture.height}`,
+      value: 200 * element * picture.height,
+      unit: 'mm',
+      source: READING,
+    },
+  ])
 }
 
 /** The distance from which single pixels are no longer seen. */
 export function pixelsNotVisible(display: OrientedDisplay): Figure {
   const { x, y } = pixelPitch(display)
   const pitch = Math.max(x, y)
-  return figure([{ label: 'Pixels not visible beyond', expression: words`pixel pitch ${pitch.toFixed(4)} mm × ${String(ARC_MINUTE)}`, value: pitch * ARC_MINUTE, unit: 'mm', source: 'one arc minute, the resolution of the eye' }])
+  return figure([
+    {
+      label: 'Pixels not visible beyond',
+      expression: words`pixel pitch ${pitch.toFixed(4)} mm × ${String(ARC_MINUTE)}`,
+      value: pitch * ARC_MINUTE,
+      unit: 'mm',
+      source: 'one arc minute, the resolution of the eye',
+    },
+  ])
 }
 
 const degrees = (radians: number) => radians * 180 / Math.PI
 
 /** The angle up from a viewer's eye to a height at a distance. */
 export function angleUp(to: number, eye: number, distance: number, label: string): Figure {
-  return figure([{ label, expression: words`arctan((${to} − eye ${eye}) ÷ ${distance})`, value: degrees(Math.atan2(to - eye, distance)), unit: '°' }])
+  return figure([
+    {
+      label,
+      expression: words`arctan((${to} − eye ${eye}) ÷ ${distance})`,
+      value: degrees(Math.atan2(to - eye, distance)),
+      unit: '°',
+    },
+  ])
 }
 
 /** The least distance at which the top edge stands within 30° and the centre within 15° of the eye. */
 export function nearestViewer(picture: Picture, eye: number): Figure {
   const [top, centre] = [picture.foot + picture.height - eye, picture.foot + picture.height / 2 - eye]
   const needed = Math.max(top / Math.tan(TOP_LIMIT * Math.PI / 180), centre / Math.tan(CENTRE_LIMIT * Math.PI / 180), 0)
-  return figure([{
-    label: 'Nearest viewing distance',
-    expression: words`the greater of ${Math.max(top, 0)} ÷ tan 30° to the top edge and ${Math.max(centre, 0)} ÷ tan 15° to the centre`,
-    value: needed, unit: 'mm', source: 'neck comfort: at most 30° up to the top edge and 15° up to the centre',
-  }])
+  return figure([
+    {
+      label: 'Nearest viewing distance',
+      expression: words`the greater of ${Math.max(top, 0)} ÷ tan 30° to the top edge and ${Math.max(centre, 0)} ÷ tan
+        15° to the centre`,
+      value: needed,
+      unit: 'mm',
+      source: 'neck comfort: at most 30° up to the top edge and 15° up to the centre',
+    },
+  ])
 }
 
 /** Farther off its axis than this a picture is seen too foreshortened: at 45° it has 71 % of its width. */
@@ -85,14 +111,27 @@ export const OFF_AXIS_LIMIT = 45
  */
 export function offAxis({ left, width }: Picture, along: number, distance: number): Figure {
   const aside = Math.abs(along - left - width / 2)
-  return figure([{
-    label: 'Off-axis angle', expression: words`arctan(${aside} to the side ÷ ${distance})`, value: degrees(Math.atan2(aside, distance)), unit: '°',
-    source: 'foreshortening: cos 45° leaves 71 % of the width',
-  }])
+  return figure([
+    {
+      label: 'Off-axis angle',
+      expression: words`arctan(${aside} to the side ÷ ${distance})`,
+      value: degrees(Math.atan2(aside, distance)),
+      unit: '°',
+      source: 'foreshortening: cos 45° leaves 71 % of the width',
+    },
+  ])
 }
 
 /** Cautions about viewing: pictures too high for their size, and faces that project into a walkway. */
-export function viewingFindings(array: ScreenArray, outline: Rect, cells: Cell[], model: Display, mount: Mount | undefined, units: UnitSystem, walkway = false): Finding[] {
+export function viewingFindings(
+  array: ScreenArray,
+  outline: Rect,
+  cells: Cell[],
+  model: Display,
+  mount: Mount | undefined,
+  units: UnitSystem,
+  walkway = false,
+): Finding[] {
   if (cells.length === 0) return []
   const picture = pictureOf(cells)
   const [nearest, farthest] = [nearestViewer(picture, EYE.standing).value, farthestViewer(picture).value]
@@ -101,19 +140,32 @@ export function viewingFindings(array: ScreenArray, outline: Rect, cells: Cell[]
   const inReach = outline.y < to && outline.y > from
   const about = { stage: 'arrange', subject: { kind: 'array', id: array.id } } as const
   return [
-    ...nearest > farthest
-      ? [{
-          ...about, severity: 'caution' as const, code: 'viewing-too-high' as const,
-          message: words`${array.name} is too high for its size: a standing viewer must be ${nearest} away to view it in comfort, but can read it from at most ${farthest} away (${READING}; 30° to the top edge, 15° to the centre).`,
-          remedy: words`Hang it lower, or use larger displays.`,
-        }]
-      : [],
-    ...walkway && face !== undefined && face > out && inReach
-      ? [{
-          ...about, severity: 'caution' as const, code: 'stands-into-walkway' as const,
-          message: words`The face of ${array.name} projects ${face} from the wall with its bottom edge ${outline.y} above the floor; beside a walkway the maximum is ${out} between heights of ${from} and ${to} (ADA 307.2).`,
-          remedy: words`Check local accessibility rules, then recess the array, fit a guard below it that a cane detects, or hang it higher.`,
-        }]
-      : [],
+    ...(nearest > farthest
+      ? [
+          {
+            ...about,
+            severity: 'caution' as const,
+            code: 'viewing-too-high' as const,
+            message: words`${array.name} is too high for its size: a standing viewer must be ${nearest} away to view
+              it in comfort, but can read it from at most ${farthest} away (${READING}; 30° to the top edge, 15° to
+              the centre).`,
+            remedy: words`Hang it lower, or use larger displays.`,
+          },
+        ]
+      : []),
+    ...(walkway && face !== undefined && face > out && inReach
+      ? [
+          {
+            ...about,
+            severity: 'caution' as const,
+            code: 'stands-into-walkway' as const,
+            message: words`The face of ${array.name} projects ${face} from the wall with its bottom edge
+              ${outline.y} above the floor; beside a walkway the maximum is ${out} between heights of ${from} and
+              ${to} (ADA 307.2).`,
+            remedy: words`Check local accessibility rules, then recess the array, fit a guard below it that a cane
+              detects, or hang it higher.`,
+          },
+        ]
+      : []),
   ]
 }

@@ -13,7 +13,8 @@ const field = (kind: ModelKind, path: string) => fieldsOf(kind).find(field => fi
 
 describe('the shipped catalogue', () => {
   it('has nothing that cannot be, and enough to work with', () => {
-    for (const kind of MODEL_KINDS) for (const model of modelsOf(shipped, kind)) expect([model.id, modelFaults(kind, model)]).toEqual([model.id, []])
+    for (const kind of MODEL_KINDS)
+      for (const model of modelsOf(shipped, kind)) expect([model.id, modelFaults(kind, model)]).toEqual([model.id, []])
     expect(MODEL_KINDS.map(kind => modelsOf(shipped, kind).length)).toEqual([12, 9, 19, 4, 10, 15])
     expect(new Set(shipped.mounts.map(({ kind }) => kind))).toEqual(new Set(['pull-out', 'fixed', 'tilt', 'arm']))
     expect(shipped.displays.some(({ vesa }) => vesa.offset.y !== 0)).toBe(true)
@@ -24,7 +25,9 @@ describe('the shipped catalogue', () => {
 describe('a table of models', () => {
   it.each(MODEL_KINDS)('gives every %s back as it was', (kind) => {
     // How many are in stock is beside the figures, and in no table.
-    const models = (modelsOf(shipped, kind) as (Model & { stock?: number })[]).map(({ stock: _, ...model }) => model as Model)
+    const models = (modelsOf(shipped, kind) as (Model & { stock?: number })[]).map(
+      ({ stock: _, ...model }) => model as Model,
+    )
     const verdicts = judgeModelRows(kind, modelsToRows(kind, models), models)
     expect(verdicts.map(({ becomes }) => becomes)).toEqual(models.map(() => 'same'))
     const asNew = judgeModelRows(kind, modelsToRows(kind, models), [])
@@ -37,7 +40,14 @@ describe('a table of models', () => {
       { ...row, width: '40 1/4"' }, { ...row, id: 'new' }, { ...row, 'id': 'bad', 'mass': 'heavy', 'bezel.left': '' },
       { ...row, 'id': 'wide', 'bezel.left': '900', 'bezel.right': '200' }, { ...row, id: 'new' }, { ...row, id: '' },
     ], [d46])
-    expect(verdicts.map(({ becomes }) => becomes)).toEqual(['changed', 'added', 'refused', 'refused', 'refused', 'refused'])
+    expect(verdicts.map(({ becomes }) => becomes)).toEqual([
+      'changed',
+      'added',
+      'refused',
+      'refused',
+      'refused',
+      'refused',
+    ])
     expect(verdicts[0]!.model).toMatchObject({ id: 'd46', width: expect.closeTo(1022.35, 9), mass: 21.5 })
     expect(verdicts[2]!.message).toBe('Mass: “heavy” is not a number; Left bezel: Left bezel is required.')
     expect(verdicts[3]!.message).toContain('leave no picture')
@@ -45,7 +55,9 @@ describe('a table of models', () => {
   })
 
   it('judges models of a file alike, whatever is in it', () => {
-    expect(judgeModels('mount', [m1, { ...m1, mass: 13 }, null, 7, { id: 'x' }], []).map(({ becomes }) => becomes)).toEqual(['added', 'refused', 'refused', 'refused', 'refused'])
+    expect(
+      judgeModels('mount', [m1, { ...m1, mass: 13 }, null, 7, { id: 'x' }], []).map(({ becomes }) => becomes),
+    ).toEqual(['added', 'refused', 'refused', 'refused', 'refused'])
     fc.assert(fc.property(fc.array(fc.anything(), { maxLength: 4 }), (models) => {
       expect(judgeModels('fastener', models, []).every(({ becomes }) => becomes === 'refused')).toBe(true)
     }))
@@ -54,15 +66,34 @@ describe('a table of models', () => {
 
 describe('a figure of a model', () => {
   it.each([
-    ['display', 'width', '40 1/2"', 1028.7], ['display', 'vesa.thread', '', undefined], ['display', 'ports', 'left; bottom', ['left', 'bottom']],
-    ['display', 'resolution.x', '1920', 1920], ['mount', 'needs.rows', 'top; bottom', ['top', 'bottom']], ['screwKit', 'lengths', '10; 12,5', [10, 12.5]],
+    ['display', 'width', '40 1/2"', 1028.7],
+    ['display', 'vesa.thread', '', undefined],
+    ['display', 'ports', 'left; bottom', ['left', 'bottom']],
+    ['display', 'resolution.x', '1920', 1920],
+    ['mount', 'needs.rows', 'top; bottom', ['top', 'bottom']],
+    ['screwKit', 'lengths', '10; 12,5', [10, 12.5]],
     ['mount', 'plate.slots', 'top 210 -240 -30 10', [{ row: 'top', y: 210, x1: -240, x2: -30, diameter: 10 }]],
-    ['mount', 'otherNeeds', '1: top, bottom: 24; 2: top', [{ members: 1, rows: ['top', 'bottom'], capacity: 24 }, { members: 2, rows: ['top'] }]],
-  ] as const)('%s %s is read from “%s”', (kind, path, text, value) => expect(readField(field(kind, path), text)).toEqual({ ok: true, value }))
+    [
+      'mount',
+      'otherNeeds',
+      '1: top, bottom: 24; 2: top',
+      [
+        { members: 1, rows: ['top', 'bottom'], capacity: 24 },
+        { members: 2, rows: ['top'] },
+      ],
+    ],
+  ] as const)('%s %s is read from “%s”', (kind, path, text, value) =>
+    expect(readField(field(kind, path), text)).toEqual({ ok: true, value }),
+  )
 
   it.each([
-    ['display', 'width', '', 'Width is required'], ['display', 'mass', '-x', '“-x” is not a number'], ['display', 'ports', 'front', '“front” must be one of top, right, bottom, left'],
-    ['display', 'resolution.x', '1920.5', '“1920.5” is not a whole number'], ['mount', 'plate.slots', 'top 210 -240', 'is not a slot'], ['mount', 'otherNeeds', 'top', 'is not a slot pattern'], ['mount', 'plate.slots', 'top a b c d', '“a” is not a number'],
+    ['display', 'width', '', 'Width is required'],
+    ['display', 'mass', '-x', '“-x” is not a number'],
+    ['display', 'ports', 'front', '“front” must be one of top, right, bottom, left'],
+    ['display', 'resolution.x', '1920.5', '“1920.5” is not a whole number'],
+    ['mount', 'plate.slots', 'top 210 -240', 'is not a slot'],
+    ['mount', 'otherNeeds', 'top', 'is not a slot pattern'],
+    ['mount', 'plate.slots', 'top a b c d', '“a” is not a number'],
   ] as const)('%s %s is refused as “%s”', (kind, path, text, message) => {
     const read = readField(field(kind, path), text)
     expect(!read.ok && read.message).toContain(message)
@@ -94,33 +125,70 @@ describe('a figure of a model', () => {
 })
 
 describe('what cannot be', () => {
-  const faultsOf = (change: Partial<Mount>) => modelFaults('mount', { ...m1, ...change }).map(({ path, message }) => [path, message])
+  const faultsOf = (change: Partial<Mount>) =>
+    modelFaults('mount', { ...m1, ...change }).map(({ path, message }) => [path, message])
   it('is refused of a mount: a slot off its plate, a row it has not, a pull-out that stays in', () => {
     const [first, ...rest] = m1.plate.slots
     expect(faultsOf({ plate: { ...m1.plate, slots: [{ ...first!, x1: -270, y: 240 }, ...rest] } })).toEqual([
       ['$.plate.slots[0]', expect.stringContaining('15 mm')], ['$.plate.slots[0]', expect.stringContaining('5 mm')],
     ])
-    expect(faultsOf({ needs: { members: 2, rows: ['top', 'side'] } })[0]![1]).toBe('The plate has no row “side”; its rows are top, bottom')
+    expect(faultsOf({ needs: { members: 2, rows: ['top', 'side'] } })[0]![1]).toBe(
+      'The plate has no row “side”; its rows are top, bottom',
+    )
     expect(faultsOf({ depth: { stowed: 58, service: 58 } })[0]![0]).toBe('$.depth.service')
     expect(faultsOf({ capacity: -1 })[0]![0]).toBe('$.capacity')
   })
   it('is refused of a fastener', () => {
-    const lag: Fastener = { id: 'l', kind: 'lag-screw', base: 'wood-stud', diameter: 8, length: 50, root: 9, thread: 60 }
+    const lag: Fastener = {
+      id: 'l',
+      kind: 'lag-screw',
+      base: 'wood-stud',
+      diameter: 8,
+      length: 50,
+      root: 9,
+      thread: 60,
+    }
     expect(modelFaults('fastener', lag).map(({ path }) => path)).toEqual(['$.yield', '$.root', '$.thread'])
   })
 })
 
 describe('revisions', () => {
-  const line = [{ id: 'a' }, { id: 'a.r2', supersedes: 'a' }, { id: 'b', retired: true }, { id: 'a.r3', supersedes: 'a.r2' }]
+  const line = [
+    { id: 'a' },
+    { id: 'a.r2', supersedes: 'a' },
+    { id: 'b', retired: true },
+    { id: 'a.r3', supersedes: 'a.r2' },
+  ]
   it('are numbered on, and the newest is found from any', () => {
     expect(nextRevision('a', line.map(({ id }) => id))).toBe('a.r4')
     expect(nextRevision('a.r2', ['a', 'a.r2'])).toBe('a.r3')
-    expect(['a', 'a.r2', 'a.r3'].map(id => newestOf(line, line.find(model => model.id === id)!).id)).toEqual(['a.r3', 'a.r3', 'a.r3'])
-    expect(newestOf([{ id: 'x', supersedes: 'y' }, { id: 'y', supersedes: 'x' }], { id: 'x', supersedes: 'y' }).id).toBe('y')
+    expect(
+      ['a', 'a.r2', 'a.r3'].map(
+        id =>
+          newestOf(
+            line,
+            line.find(model => model.id === id)!,
+          ).id,
+      ),
+    ).toEqual(['a.r3', 'a.r3', 'a.r3'])
+    expect(
+      newestOf(
+        [
+          { id: 'x', supersedes: 'y' },
+          { id: 'y', supersedes: 'x' },
+        ],
+        { id: 'x', supersedes: 'y' },
+      ).id,
+    ).toBe('y')
   })
   it('alone are offered, unless they are retired', () => expect(offered(line).map(({ id }) => id)).toEqual(['a.r3']))
   it('are told to who uses an older one, one retired, or other figures', () => {
-    const house = [d46, { ...d46, id: 'n' }, { ...d46, id: 'n.r2', supersedes: 'n', mass: 20 }, { ...d46, id: 'old', retired: true }]
+    const house = [
+      d46,
+      { ...d46, id: 'n' },
+      { ...d46, id: 'n.r2', supersedes: 'n', mass: 20 },
+      { ...d46, id: 'old', retired: true },
+    ]
     expect(standingOf(d46, house)).toBeUndefined()
     expect(standingOf({ ...d46, note: 'as hung', retired: true }, house)).toBeUndefined()
     expect(standingOf({ ...d46, id: 'n' }, house)).toMatchObject({ kind: 'newer', model: { id: 'n.r2' } })

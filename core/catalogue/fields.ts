@@ -29,13 +29,31 @@ function fieldsIn(schema: ObjectSchema<object>, within: string, optional: boolea
     const { label, section, kind, unit, choices } = field.meta() ?? {}
     const free = optional || field.spec.optional
     if (!section) return field.type === 'object' ? fieldsIn(field as ObjectSchema<object>, `${path}.`, free) : []
-    const offered = choices ?? (kind === 'choice' ? choicesOf(field) : kind === 'choices' ? choicesOf((field as ArraySchema<string[], object>).innerType as Schema) : undefined)
-    return [{ path, label: label!, kind: kind!, section, optional: free, ...kind !== 'length' && unit !== undefined && { unit }, ...offered && { choices: offered } }]
+    const offered
+      = choices
+        ?? (kind === 'choice'
+          ? choicesOf(field)
+          : kind === 'choices'
+            ? choicesOf((field as ArraySchema<string[], object>).innerType as Schema)
+            : undefined)
+    return [
+      {
+        path,
+        label: label!,
+        kind: kind!,
+        section,
+        optional: free,
+        ...(kind !== 'length' && unit !== undefined && { unit }),
+        ...(offered && { choices: offered }),
+      },
+    ]
   })
 }
 
 /** Every figure of a kind, in the order of the file. */
-const FIELDS = Object.fromEntries(MODEL_KINDS.map(kind => [kind, fieldsIn(KINDS[kind].schema as ObjectSchema<object>, '', false)])) as Record<ModelKind, ModelField[]>
+const FIELDS = Object.fromEntries(
+  MODEL_KINDS.map(kind => [kind, fieldsIn(KINDS[kind].schema as ObjectSchema<object>, '', false)]),
+) as Record<ModelKind, ModelField[]>
 export const fieldsOf = (kind: ModelKind): ModelField[] => FIELDS[kind]
 
 /**
@@ -44,5 +62,8 @@ export const fieldsOf = (kind: ModelKind): ModelField[] => FIELDS[kind]
  */
 export const MODEL_FIELDS = Object.fromEntries(MODEL_KINDS.map((kind) => {
   const titles = [...new Set(FIELDS[kind].map(({ section }) => section))]
-  return [kind, titles.map((title): FieldGroup => ({ title, fields: FIELDS[kind].filter(({ section }) => section === title) }))]
+  return [
+    kind,
+    titles.map((title): FieldGroup => ({ title, fields: FIELDS[kind].filter(({ section }) => section === title) })),
+  ]
 })) as Record<ModelKind, FieldGroup[]>

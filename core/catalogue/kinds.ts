@@ -9,7 +9,10 @@ import { plateFaults } from './plateFaults'
 import type { ModelKind } from './shelves'
 
 /** What cannot be about a box: it clamps from more than it clamps to. */
-const boxFaults = ({ clamps }: BoxModel): Fault[] => clamps && clamps.min > clamps.max ? [{ path: '$.clamps.max', message: 'The maximum clamping thickness is less than the minimum' }] : []
+const boxFaults = ({ clamps }: BoxModel): Fault[] =>
+  clamps && clamps.min > clamps.max
+    ? [{ path: '$.clamps.max', message: 'The maximum clamping thickness is less than the minimum' }]
+    : []
 
 /** One kind of model: what it is called, and what each model of it must be. */
 interface Kind { name: string, names: string, schema: Schema, faults: (model: never) => Fault[] }
@@ -17,7 +20,12 @@ interface Kind { name: string, names: string, schema: Schema, faults: (model: ne
 export const KINDS: Record<ModelKind, Kind> = {
   display: { name: 'display', names: 'Displays', schema: displaySchema, faults: displayFaults as Kind['faults'] },
   mount: { name: 'mount', names: 'Mounts', schema: mountSchema, faults: plateFaults as Kind['faults'] },
-  fastener: { name: 'fastener', names: 'Fasteners', schema: fastenerSchema, faults: fastenerFigureFaults as Kind['faults'] },
+  fastener: {
+    name: 'fastener',
+    names: 'Fasteners',
+    schema: fastenerSchema,
+    faults: fastenerFigureFaults as Kind['faults'],
+  },
   screwKit: { name: 'screw kit', names: 'Screw kits', schema: screwKitSchema, faults: () => [] },
   box: { name: 'box', names: 'Boxes', schema: boxModelSchema, faults: boxFaults as Kind['faults'] },
   cable: { name: 'cable', names: 'Cables', schema: cableModelSchema, faults: () => [] },

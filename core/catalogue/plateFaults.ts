@@ -8,7 +8,8 @@ const mm = (length: number) => textToString(words`${length}`, 'metric')
 const APART = 40
 
 /** How many fasteners the slots of a row take: one in a round hole, more in a long slot. */
-const roomIn = (slots: Slot[], row: string) => slots.filter(slot => slot.row === row).reduce((sum, { x1, x2 }) => sum + 1 + Math.floor((x2 - x1) / APART), 0)
+const roomIn = (slots: Slot[], row: string) =>
+  slots.filter(slot => slot.row === row).reduce((sum, { x1, x2 }) => sum + 1 + Math.floor((x2 - x1) / APART), 0)
 
 /**
  * What cannot be about a mount's figures: slots off its plate, rows without slots, a pull-out that does not come out.

@@ -45,7 +45,10 @@ export function sameFigures(a: Model, b: Model): boolean {
  * What a wall should be told of a model it uses: a newer revision, one that is no longer offered, or other figures
  * under the same id.
  */
-export function standingOf(used: Model, house: Model[]): { kind: 'newer', model: Model } | { kind: 'retired' | 'differs' } | undefined {
+export function standingOf(
+  used: Model,
+  house: Model[],
+): { kind: 'newer', model: Model } | { kind: 'retired' | 'differs' } | undefined {
   const own = house.find(({ id }) => id === used.id)
   if (!own) return undefined
   const newest = newestOf(house, own)

@@ -20,7 +20,12 @@ export interface ModelVerdict {
 }
 
 /** The columns of a table of models: the id, then every figure by its path. */
-export const modelColumns = (kind: ModelKind): string[] => ['id', ...fieldsOf(kind).map(({ path }) => path), 'retired', 'supersedes']
+export const modelColumns = (kind: ModelKind): string[] => [
+  'id',
+  ...fieldsOf(kind).map(({ path }) => path),
+  'retired',
+  'supersedes',
+]
 
 /** Models as rows of text; lengths in mm. */
 export function modelsToRows(kind: ModelKind, models: Model[]): ModelRow[] {
@@ -31,7 +36,12 @@ export function modelsToRows(kind: ModelKind, models: Model[]): ModelRow[] {
 }
 
 /** A row as a model, laid on the one of its id where there is one, so that what the table has no column for stays. */
-function modelOf(kind: ModelKind, row: ModelRow, before: Model | undefined, system: UnitSystem): { model: Model, faults: string[] } {
+function modelOf(
+  kind: ModelKind,
+  row: ModelRow,
+  before: Model | undefined,
+  system: UnitSystem,
+): { model: Model, faults: string[] } {
   const model = structuredClone(before ?? { id: row.id?.trim() ?? '' }) as Model
   const faults: string[] = []
   for (const field of fieldsOf(kind)) {
@@ -52,7 +62,10 @@ function judge(kind: ModelKind, given: { model: Model, faults: string[] }[], kep
   return given.map(({ model, faults }, index): ModelVerdict => {
     const id = (model as Partial<Model> | null)?.id
     const name = String((model as { name?: unknown } | null)?.name ?? id ?? '')
-    const all = faults.length > 0 ? faults : modelFaults(kind, model).map(({ path, message }) => path === '$' ? message : `${path.slice(2)} ${message}`)
+    const all
+      = faults.length > 0
+        ? faults
+        : modelFaults(kind, model).map(({ path, message }) => (path === '$' ? message : `${path.slice(2)} ${message}`))
     if (id !== undefined && seen.has(id)) all.push(`id “${id}” appears twice in this table`)
     seen.add(id)
     if (all.length > 0) return { row: index + 1, becomes: 'refused', name, message: `${all.join('; ')}.` }
@@ -62,8 +75,24 @@ function judge(kind: ModelKind, given: { model: Model, faults: string[] }[], kep
 }
 
 /** Says of each row of a table what it would do to the catalogue, before anything is done. */
-export function judgeModelRows(kind: ModelKind, rows: ModelRow[], kept: Model[], system: UnitSystem = 'metric'): ModelVerdict[] {
-  return judge(kind, rows.map(row => modelOf(kind, row, kept.find(({ id }) => id === row.id?.trim()), system)), kept)
+export function judgeModelRows(
+  kind: ModelKind,
+  rows: ModelRow[],
+  kept: Model[],
+  system: UnitSystem = 'metric',
+): ModelVerdict[] {
+  return judge(
+    kind,
+    rows.map(row =>
+      modelOf(
+        kind,
+        row,
+        kept.find(({ id }) => id === row.id?.trim()),
+        system,
+      ),
+    ),
+    kept,
+  )
 }
 
 /** The same of models from a JSON file. */

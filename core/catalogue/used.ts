@@ -13,7 +13,11 @@ export function modelsUsed({ display, mount, fastener, cells = [] }: ScreenArray
 }
 
 /** The models that a wall uses, those of all its alternatives, as they may be chosen; each once. */
-export function modelsUsedBy({ arrays, boxes = [] }: Pick<Wall, 'arrays' | 'boxes'>): { kind: ModelKind, id: string }[] {
-  const of = (kind: ModelKind) => kind === 'box' ? boxes.map(({ model }) => model) : arrays.flatMap(array => modelsUsed(array, kind))
+export function modelsUsedBy({
+  arrays,
+  boxes = [],
+}: Pick<Wall, 'arrays' | 'boxes'>): { kind: ModelKind, id: string }[] {
+  const of = (kind: ModelKind) =>
+    kind === 'box' ? boxes.map(({ model }) => model) : arrays.flatMap(array => modelsUsed(array, kind))
   return MODEL_KINDS.flatMap(kind => [...new Set(of(kind))].map(id => ({ kind, id })))
 }

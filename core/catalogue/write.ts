@@ -29,7 +29,8 @@ function readPatterns(texts: string[]): Read {
   if (wrong >= 0 || (spans.length > 0 && found.length > 1)) {
     return {
       ok: false,
-      message: `“${texts[Math.max(wrong, 0)]}” is not a list of patterns in mm: write 200 × 200; 400 × 400, or 200 to 600 × 200 to 400`,
+      message: `“${texts[Math.max(wrong, 0)]}” is not a list of patterns in mm: write 200 × 200; 400 × 400, or 200 to `
+        + `600 × 200 to 400`,
     }
   }
   const sized = found.map(each => each!.map(part => (part === undefined ? undefined : Number(part))))
@@ -109,7 +110,8 @@ function readSlot(text: string): { ok: true, value: Slot } | { ok: false, messag
   if (figures.length !== 4)
     return {
       ok: false,
-      message: `“${text}” is not a slot: enter row name, height, from, to and diameter in mm, as in top 210 -240 -30 10`,
+      message: `“${text}” is not a slot: enter row name, height, from, to and diameter in mm, as in top 210 -240 -30 `
+        + `10`,
     }
   const [y, x1, x2, diameter] = figures.map(read => (read.ok ? read.value : 0)) as [number, number, number, number]
   return { ok: true, value: { row, y, x1, x2, diameter, ...(drilled && { drilled }) } }
@@ -126,7 +128,8 @@ function readUse(text: string): { ok: true, value: Use } | { ok: false, message:
   if (!/^\d{1,2}$/.test(members) || names.length === 0)
     return {
       ok: false,
-      message: `“${text}” is not a slot pattern: enter studs per row, the row names and the capacity in kg, as in 1: top, bottom: 24`,
+      message: `“${text}” is not a slot pattern: enter studs per row, the row names and the capacity in kg, as in 1: `
+        + `top, bottom: 24`,
     }
   return { ok: true, value: { members: Number(members), rows: names, ...(carries && { capacity: carries.value }) } }
 }

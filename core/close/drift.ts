@@ -39,11 +39,16 @@ export function driftOf(seams: EntryOf<'seams'>[], target: Point, from?: string)
   const all = before ? [before, ...after] : after
   const targetOf = (end: string) => end === 'top' || end === 'bottom' ? target.x : target.y
   const readings = all.map(({ id, at, by, gaps = [], steps = [] }): ReadAt => ({
-    entry: id, at, by, gap: Math.max(0, ...gaps.map(({ end, mm }) => Math.abs(mm - targetOf(end)))), step: Math.max(0, ...steps.map(({ mm }) => Math.abs(mm))),
+    entry: id,
+    at,
+    by,
+    gap: Math.max(0, ...gaps.map(({ end, mm }) => Math.abs(mm - targetOf(end)))),
+    step: Math.max(0, ...steps.map(({ mm }) => Math.abs(mm))),
   }))
   const [first, last] = [all[0], all.at(-1)]
   const lasts = first && last ? Date.parse(last.at) - Date.parse(first.at) : 0
-  const slope = (of: (reading: ReadAt) => number) => linearRegression(readings.map(reading => [(Date.parse(reading.at) - Date.parse(first!.at)) / YEAR, of(reading)])).m
+  const slope = (of: (reading: ReadAt) => number) =>
+    linearRegression(readings.map(reading => [(Date.parse(reading.at) - Date.parse(first!.at)) / YEAR, of(reading)])).m
   return {
     readings,
     ...lasts >= LEAST && { trend: { gap: slope(({ gap }) => gap), step: slope(({ step }) => step) } },
@@ -52,8 +57,20 @@ export function driftOf(seams: EntryOf<'seams'>[], target: Point, from?: string)
       : (['gap', 'step'] as const).flatMap((reads) => {
           const listOf = (entry: EntryOf<'seams'>) => (reads === 'gap' ? entry.gaps : entry.steps) ?? []
           return listOf(last!).flatMap((now): SeamDrift[] => {
-            const then = listOf(first).find(({ between, end }) => end === now.end && between.join() === now.between.join())
-            return then ? [{ label: `${now.between.map(said).join(' | ')}, ${now.end}`, reads, then: then.mm, now: now.mm, by: now.mm - then.mm }] : []
+            const then = listOf(first).find(
+              ({ between, end }) => end === now.end && between.join() === now.between.join(),
+            )
+            return then
+              ? [
+                  {
+                    label: `${now.between.map(said).join(' | ')}, ${now.end}`,
+                    reads,
+                    then: then.mm,
+                    now: now.mm,
+                    by: now.mm - then.mm,
+                  },
+                ]
+              : []
           })
         }).sort((a, b) => Math.abs(b.by) - Math.abs(a.by)),
   }

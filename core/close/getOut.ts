@@ -1,4 +1,4 @@
-import type { Catalogue, ScreenArray } from '../job'
+import { hasSafetyWire, type Catalogue, type ScreenArray } from '../job'
 import { mountModels, type ArrayPlan, type Position } from '../mount'
 import { quantity, words, type Text } from '../units'
 import { comesOut } from '../mount/kinds'
@@ -13,7 +13,12 @@ const over = (a: Position['outer'], b: Position['outer']) => a.x < b.x + b.width
  * How one screen is got out of a wall that hangs: with a mount that comes out it is pulled out and lifted off in front
  * of the others; where its mount stays, what is above it within its lift comes off first, from the top down.
  */
-export function getOutOf(screen: string, array: ScreenArray, { positions }: Pick<ArrayPlan, 'positions'>, catalogue: Catalogue): GetOut | undefined {
+export function getOutOf(
+  screen: string,
+  array: ScreenArray,
+  { positions }: Pick<ArrayPlan, 'positions'>,
+  catalogue: Catalogue,
+): GetOut | undefined {
   const here = positions.find(({ id }) => id === screen)
   const mountOf = mountModels(array, catalogue)
   const mount = here && mountOf(here)
@@ -22,9 +27,13 @@ export function getOutOf(screen: string, array: ScreenArray, { positions }: Pick
   const top = here.outer.y + here.outer.height
   // Where its sheet does not say how far it is lifted, whatever is above is taken to be in the way.
   const { lift } = mount
-  const above = positions.filter(other => other.row < here.row && over(other.outer, here.outer)).sort((a, b) => a.row - b.row)
-  const pulls = comesOut(mount)
-  const depthOf = (position: Position) => (mountOf(position)?.depth.stowed ?? 0) + (catalogue.displays.find(({ id }) => id === position.model)?.depth ?? 0)
+  const above = positions
+    .filter(other => other.row < here.row && over(other.outer, here.outer))
+    .sort((a, b) => a.row - b.row)
+  const [pulls, wire, windLock] = [comesOut(mount), hasSafetyWire(mount), mount.secures?.includes('wind-lock')]
+  const clip = wire ? ', clip the safety wire' : ''
+  const depthOf = (position: Position) =>
+    (mountOf(position)?.depth.stowed ?? 0) + (catalogue.displays.find(({ id }) => id === position.model)?.depth ?? 0)
   const passes = pulls && above.every(other => mount.depth.service >= depthOf(other) + 10)
   const inTheWay = above.filter(other => other.outer.y - top < (lift ?? Infinity))
   const first = passes ? [] : inTheWay.map(label)
@@ -32,21 +41,27 @@ export function getOutOf(screen: string, array: ScreenArray, { positions }: Pick
   return {
     first,
     steps: [
-      words`Switch off the power and keep the area below clear. Use at least ${String(Math.ceil(mass / 23) || 1)} ${mass > 23 ? 'people' : 'person'} for ${quantity(mass, 'kg')} at chest height, more above shoulder height.`,
+      words`Switch off the power and keep the area below clear. Use at least
+        ${String(Math.ceil(mass / 23) || 1)} ${mass > 23 ? 'people' : 'person'} for ${quantity(mass, 'kg')} at chest
+        height, more above shoulder height.`,
       ...(first.length > 0
         ? [
-            words`Take off ${first.join(', ')} first, from the top down: ${label(here)} must be lifted ${lift ?? 'by the height in the mount’s data sheet'} off its hooks, and they are in the way.`,
+            words`Take off ${first.join(', ')} first, from the top down: ${label(here)} must be lifted
+              ${lift ?? 'by the height in the mount’s data sheet'} off its hooks, and they are in the way.`,
           ]
         : []),
-      words`Open the lock${mount.secures?.includes('safety-wire') ? ' and the safety wire' : ''}${mount.secures?.includes('wind-lock') ? ' and the wind lock' : ''}.`,
+      words`Open the lock${wire ? ' and the safety wire' : ''}${windLock ? ' and the wind lock' : ''}.`,
       ...(pulls
         ? [
-            words`Press it in until it releases, or pull both edges out together: it pulls out to ${mount.depth.service} from the wall.${passes && above.length > 0 ? ' Lift it off in front of the screens above.' : ''}`,
+            words`Press it in until it releases, or pull both edges out together: it pulls out to
+              ${mount.depth.service} from the
+              wall.${passes && above.length > 0 ? ' Lift it off in front of the screens above.' : ''}`,
           ]
         : []),
       words`Unplug power and signal and label both ends.`,
-      words`Lift it ${lift ?? 'by the height in the mount’s data sheet,'} straight up, off its hooks; two people hold it until it is upright on the floor.`,
-      words`Refit in reverse order: hook on, plug in, push home, lock${mount.secures?.includes('safety-wire') ? ', clip the safety wire' : ''}. Read the seams around it.`,
+      words`Lift it ${lift ?? 'by the height in the mount’s data sheet,'} straight up, off its hooks; two people hold
+        it until it is upright on the floor.`,
+      words`Refit in reverse order: hook on, plug in, push home, lock${clip}. Read the seams around it.`,
     ],
   }
 }

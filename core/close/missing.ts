@@ -9,7 +9,8 @@ import { serialTwice, stillOpen, type ClosingRecord } from './record'
 /** What stands in the way of handing a wall over, or remains to note about it. */
 export interface Missing { severity: 'stop' | 'caution' | 'note', what: Text, of?: 'signature' }
 
-const listed = (labels: string[]) => labels.length > 6 ? `${labels.slice(0, 6).join(', ')} and ${labels.length - 6} more` : labels.join(', ')
+const listed = (labels: string[]) =>
+  labels.length > 6 ? `${labels.slice(0, 6).join(', ')} and ${labels.length - 6} more` : labels.join(', ')
 
 const isStop = ({ severity }: Missing) => severity === 'stop'
 
@@ -46,18 +47,25 @@ export function missingFor(
   const one = (severity: Missing['severity'], when: boolean, what: () => Text): Missing[] => when ? [{ severity, what: what() }] : []
   return [
     ...one('stop', stops.length > 0, () => words`${String(stops.length)} ${stops.length === 1 ? 'stop is' : 'stops are'} open in the plan.`),
-    ...one('stop', unlocked.length > 0, () => words`Hung but not locked: ${listed(unlocked)}. Keep everyone clear below a screen that is not locked.`),
-    ...serialTwice(record).map(({ serial, screens }): Missing => ({ severity: 'caution', what: words`Serial number ${serial} is recorded for ${screens.map(id => label.get(id) ?? id).join(' and ')}: one of them is wrong.` })),
+    ...one('stop', unlocked.length > 0, () => words`Hung but not locked: ${listed(unlocked)}. Keep everyone clear
+      below a screen that is not locked.`),
+    ...serialTwice(record).map(({ serial, screens }): Missing => ({ severity: 'caution', what: words`Serial number
+      ${serial} is recorded for ${screens.map(id => label.get(id) ?? id).join(' and ')}: one of them is wrong.` })),
     ...checksMissing(checks),
-    ...one('caution', unmade > 0, () => words`${String(unmade)} of ${String(compared.holes.length)} holes are not recorded as drilled.`),
+    ...one('caution', unmade > 0, () => words`${String(unmade)} of ${String(compared.holes.length)} holes are not
+      recorded as drilled.`),
     ...one('caution', unhung.length > 0, () => words`Not recorded as hung: ${listed(unhung)}.`),
     ...one('caution', perhaps.length > 0, () => words`Not recorded as locked: ${listed(perhaps)}.`),
     ...one('caution', off.length > 0, () => words`${String(off.length)} ${off.length === 1 ? 'seam, step or level was' : 'seams, steps or levels were'} out of tolerance at the last reading: ${listed(off.map(({ label, reads }) => `${label} ${reads}`))}.`),
-    ...unread.map(({ name }): Missing => ({ severity: 'caution', what: words`The seams of ${name} have not been read.` })),
-    ...failed.map(({ array, note }): Missing => ({ severity: 'caution', what: words`The test pattern of ${arrays.find(({ id }) => id === array)?.name ?? array} failed${note ? `: ${note}` : ''}.` })),
+    ...unread.map(({ name }): Missing => ({ severity: 'caution', what: words`The seams of ${name} have not been
+      read.` })),
+    ...failed.map(({ array, note }): Missing => ({ severity: 'caution', what: words`The test pattern of
+      ${arrays.find(({ id }) => id === array)?.name ?? array} failed${note ? `: ${note}` : ''}.` })),
     ...one('note', unnamed.length > 0, () => words`Serial number missing: ${listed(unnamed)}.`),
-    ...one('note', arrays.some(({ id }) => !record.tested.has(id)), () => words`The test pattern has not been checked.`),
-    ...one('note', stillOpen(record).length > 0, () => words`${String(stillOpen(record).length)} open ${stillOpen(record).length === 1 ? 'snag' : 'snags'}.`),
+    ...one('note', arrays.some(({ id }) => !record.tested.has(id)), () => words`The test pattern has not been
+      checked.`),
+    ...one('note', stillOpen(record).length > 0, () => words`${String(stillOpen(record).length)} open
+      ${stillOpen(record).length === 1 ? 'snag' : 'snags'}.`),
     ...record.signatures.length === 0 ? [{ severity: 'note' as const, what: words`Not signed yet.`, of: 'signature' as const }] : [],
   ]
 }

@@ -28,7 +28,8 @@ export interface ClosingRecord {
   turned: EntryOf<'turned'>[]
 }
 
-const lastOf = <Entry>(entries: Entry[], key: (entry: Entry) => string) => new Map(entries.map(entry => [key(entry), entry]))
+const lastOf = <Entry>(entries: Entry[], key: (entry: Entry) => string) =>
+  new Map(entries.map(entry => [key(entry), entry]))
 
 /**
  * Pull tests by the clock, and of two at one time the one that failed last: one that held clears a plate that moved
@@ -51,10 +52,16 @@ export function recordOf(log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>): 
     tested: lastOf(of('tested'), ({ array }) => array),
     points: of('point').map(({ id, what, owner, due, at, ...author }) => {
       const end = done.get(id)
-      const ended = end && { ...authorNames(end), at: end.at, ...end.note !== undefined && { note: end.note } }
-      return { id, what, owner, due, ...authorNames(author), at, ...ended && { done: ended } }
+      const ended = end && { ...authorNames(end), at: end.at, ...(end.note !== undefined && { note: end.note }) }
+      return { id, what, owner, due, ...authorNames(author), at, ...(ended && { done: ended }) }
     }),
-    photos: of('photo'), remarks: of('remark'), signatures: of('signed'), visits: of('visit'), replaced: of('replaced'), seams: of('seams'), turned: of('turned'),
+    photos: of('photo'),
+    remarks: of('remark'),
+    signatures: of('signed'),
+    visits: of('visit'),
+    replaced: of('replaced'),
+    seams: of('seams'),
+    turned: of('turned'),
   }
 }
 
@@ -62,11 +69,13 @@ export function recordOf(log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>): 
 export const stillOpen = ({ points }: Pick<ClosingRecord, 'points'>): OpenPoint[] => points.filter(({ done }) => !done)
 
 /** When a wall was handed over: when it was signed for first; undefined where nobody has yet. */
-export const handedOver = ({ signatures }: Pick<ClosingRecord, 'signatures'>): EntryOf<'signed'> | undefined => signatures[0]
+export const handedOver = ({ signatures }: Pick<ClosingRecord, 'signatures'>): EntryOf<'signed'> | undefined =>
+  signatures[0]
 
 /** Serial numbers that stand at more than one screen, with those screens. */
 export function serialTwice({ serials }: Pick<ClosingRecord, 'serials'>): { serial: string, screens: string[] }[] {
   const at = new Map<string, string[]>()
-  for (const [screen, { serial }] of serials) at.set(serial.toUpperCase(), [...at.get(serial.toUpperCase()) ?? [], screen])
+  for (const [screen, { serial }] of serials)
+    at.set(serial.toUpperCase(), [...(at.get(serial.toUpperCase()) ?? []), screen])
   return [...at].filter(([, screens]) => screens.length > 1).map(([serial, screens]) => ({ serial, screens }))
 }

@@ -4,7 +4,11 @@ import { mountModels, type Position } from '../mount'
 import { beside, words, type Text } from '../units'
 
 /** Something that another model in a screen's place changes, and how grave that is. */
-export interface Changed { severity: 'stop' | 'caution' | 'note', about: 'seams' | 'mount' | 'pixels' | 'depth' | 'power', what: Text }
+export interface Changed {
+  severity: 'stop' | 'caution' | 'note'
+  about: 'seams' | 'mount' | 'pixels' | 'depth' | 'power'
+  what: Text
+}
 
 /** Cases that differ by less than this fill the same place, mm. */
 const SAME = 0.05

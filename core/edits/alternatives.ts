@@ -53,4 +53,5 @@ export function removeAlternative(wall: Wall, id: string): void {
 }
 
 /** The wall as it would be with one of its alternatives. */
-export const wallWith = (wall: Wall, { id }: Alternative): Wall => id === wall.alternative ? wall : { ...wall, alternative: id }
+export const wallWith = (wall: Wall, { id }: Alternative): Wall =>
+  id === wall.alternative ? wall : { ...wall, alternative: id }

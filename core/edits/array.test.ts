@@ -9,7 +9,10 @@ describe('what is decided for a plate', () => {
     setPlate(wall, 'a1', 2, 1, { lateralShift: 5, reason: 'a pipe' })
     setPlate(wall, 'a1', 1, 3, { lateralShift: 0 })
     setPlate(wall, 'a1', 2, 1, { lateralShift: 7 })
-    expect(wall.arrays[0]!.plates).toEqual([{ row: 1, column: 3, lateralShift: 0 }, { row: 2, column: 1, lateralShift: 7, reason: 'a pipe' }])
+    expect(wall.arrays[0]!.plates).toEqual([
+      { row: 1, column: 3, lateralShift: 0 },
+      { row: 2, column: 1, lateralShift: 7, reason: 'a pipe' },
+    ])
     setPlate(wall, 'a1', 1, 3, { lateralShift: undefined })
     setPlate(wall, 'a1', 2, 1, { lateralShift: undefined })
     expect(wall.arrays[0]).not.toHaveProperty('plates')

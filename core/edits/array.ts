@@ -16,7 +16,9 @@ export function setPlate(wall: Wall, arrayId: string, row: number, column: numbe
   const array = arrayOf(wall, arrayId)
   const others = (array.plates ?? []).filter(plate => plate.row !== row || plate.column !== column)
   const before = array.plates?.find(plate => plate.row === row && plate.column === column)
-  const choice = Object.fromEntries(Object.entries({ ...before, row, column, ...change }).filter(([, value]) => value !== undefined && value !== '')) as unknown as PlateChoice
+  const choice = Object.fromEntries(
+    Object.entries({ ...before, row, column, ...change }).filter(([, value]) => value !== undefined && value !== ''),
+  ) as unknown as PlateChoice
   const decided = choice.lateralShift !== undefined || choice.heightShift !== undefined
   const plates = decided ? [...others, choice] : others
   if (plates.length > 0) array.plates = plates.sort((a, b) => a.row - b.row || a.column - b.column)
@@ -26,11 +28,15 @@ export function setPlate(wall: Wall, arrayId: string, row: number, column: numbe
 /** Puts one hole elsewhere than it would be calculated, or, without a change, leaves it to that again. */
 export function setHole(wall: Wall, arrayId: string, hole: HoleChoice, change: Partial<HoleChoice> | undefined): void {
   const array = arrayOf(wall, arrayId)
-  const isSame = (other: HoleChoice) => other.row === hole.row && other.column === hole.column && other.of === hole.of && other.rank === hole.rank
+  const isSame = (other: HoleChoice) =>
+    other.row === hole.row && other.column === hole.column && other.of === hole.of && other.rank === hole.rank
   const others = (array.holes ?? []).filter(other => !isSame(other))
   const { reason, ...rest } = { ...hole, ...array.holes?.find(isSame), ...change }
   const holes = change ? [...others, { ...rest, ...reason !== undefined && { reason } }] : others
-  if (holes.length > 0) array.holes = holes.sort((a, b) => a.row - b.row || a.column - b.column || a.of.localeCompare(b.of) || a.rank - b.rank)
+  if (holes.length > 0)
+    array.holes = holes.sort(
+      (a, b) => a.row - b.row || a.column - b.column || a.of.localeCompare(b.of) || a.rank - b.rank,
+    )
   else delete array.holes
 }
 

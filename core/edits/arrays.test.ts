@@ -13,7 +13,18 @@ const displays = [d46]
 function row(...lefts: number[]): Wall {
   const wall = exampleWall()
   const [array] = wall.arrays
-  return { ...wall, width: 12_000, arrays: lefts.map((x, n) => ({ ...array!, id: `a${n + 1}`, name: `Sign ${n + 1}`, rows: 1, columns: 1, at: { x: { edge: 'left', value: x }, y: { edge: 'bottom', value: 900 + 100 * n } } })) }
+  return {
+    ...wall,
+    width: 12_000,
+    arrays: lefts.map((x, n) => ({
+      ...array!,
+      id: `a${n + 1}`,
+      name: `Sign ${n + 1}`,
+      rows: 1,
+      columns: 1,
+      at: { x: { edge: 'left', value: x }, y: { edge: 'bottom', value: 900 + 100 * n } },
+    })),
+  }
 }
 const outline = (wall: Wall, id: string) => arrange(arrayOf(wall, id), displays, wall)!.outline
 const edited = (wall: Wall, recipe: (wall: Wall) => void) => produce(wall, recipe)
@@ -30,10 +41,20 @@ describe('several arrays', () => {
 
   it('turned over twice are as they were, plates and cells too, but for holes put by hand, which are places on the wall', () => {
     const wall = edited(row(1000), (wall) => {
-      Object.assign(wall.arrays[0]!, { columns: 3, orientation: 'portrait-cw', plates: [{ row: 1, column: 1, lateralShift: 5 }], holes: [{ row: 1, column: 1, of: 'top', rank: 1, x: 1900 }], cells: [{ row: 1, column: 3, orientation: 'inverted' }] })
+      Object.assign(wall.arrays[0]!, {
+        columns: 3,
+        orientation: 'portrait-cw',
+        plates: [{ row: 1, column: 1, lateralShift: 5 }],
+        holes: [{ row: 1, column: 1, of: 'top', rank: 1, x: 1900 }],
+        cells: [{ row: 1, column: 3, orientation: 'inverted' }],
+      })
     })
     const once = edited(wall, wall => mirrorArray(wall, 'a1', displays))
-    expect(once.arrays[0]).toMatchObject({ orientation: 'portrait-ccw', plates: [{ column: 3, lateralShift: -5 }], cells: [{ column: 1, orientation: 'inverted' }] })
+    expect(once.arrays[0]).toMatchObject({
+      orientation: 'portrait-ccw',
+      plates: [{ column: 3, lateralShift: -5 }],
+      cells: [{ column: 1, orientation: 'inverted' }],
+    })
     expect(outline(once, 'a1').x + outline(once, 'a1').width).toBeCloseTo(12_000 - 1000, 9)
     const twice = edited(once, wall => mirrorArray(wall, 'a1', displays))
     const { holes: _, ...rest } = wall.arrays[0]!
@@ -41,7 +62,14 @@ describe('several arrays', () => {
     expect(twice.arrays[0]).toMatchObject({ ...rest, at: { x: { value: expect.closeTo(1000, 9) } } })
   })
 
-  it.each([['left', 'x', 1000], ['right', 'x', 1000], ['centre', 'x', 1000], ['bottom', 'y', 900], ['top', 'y', 900], ['middle', 'y', 900]] as const)('are brought in line by their %s', (edge, axis, at) => {
+  it.each([
+    ['left', 'x', 1000],
+    ['right', 'x', 1000],
+    ['centre', 'x', 1000],
+    ['bottom', 'y', 900],
+    ['top', 'y', 900],
+    ['middle', 'y', 900],
+  ] as const)('are brought in line by their %s', (edge, axis, at) => {
     const wall = edited(row(1000, 3000, 5100), wall => alignArrays(wall, 'a1', edge, displays))
     for (const { id } of wall.arrays) expect(outline(wall, id)[axis]).toBeCloseTo(at, 9)
     expect(outline(wall, 'a3')[axis === 'x' ? 'y' : 'x']).toBe(axis === 'x' ? 1100 : 5100)
@@ -57,7 +85,11 @@ describe('several arrays', () => {
 
   it('are spread by their middles too, which differs where they are of unlike sizes', () => {
     const unlike = edited(row(1000, 3000, 9000), wall => setGrid(arrayOf(wall, 'a2'), 1, 3))
-    const spread = (by: 'gaps' | 'middles') => outline(edited(unlike, wall => distributeArrays(wall, 'x', by, displays)), 'a2')
+    const spread = (by: 'gaps' | 'middles') =>
+      outline(
+        edited(unlike, wall => distributeArrays(wall, 'x', by, displays)),
+        'a2',
+      )
     const wide = spread('middles').width
     expect(spread('middles').x + wide / 2).toBeCloseTo(5000 + 1021.4 / 2, 9)
     expect(spread('gaps').x).toBeCloseTo(1000 + 1021.4 + (8000 - 1021.4 - wide) / 2, 9)

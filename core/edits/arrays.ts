@@ -4,7 +4,8 @@ import { arraysOf, type CellChoice, type Display, type Orientation, type ScreenA
 import { arrayOf, holdPlace } from './array'
 import { copyOf, fresh } from './fresh'
 
-const outlineOf = (wall: Wall, array: ScreenArray, displays: Display[]): Rect => arrange(array, displays, wall)?.outline ?? { x: 0, y: 0, width: 0, height: 0 }
+const outlineOf = (wall: Wall, array: ScreenArray, displays: Display[]): Rect =>
+  arrange(array, displays, wall)?.outline ?? { x: 0, y: 0, width: 0, height: 0 }
 
 /** Puts an array's lower left corner at a place; it follows nothing on that axis any more. */
 function putAt(wall: Wall, array: ScreenArray, displays: Display[], to: { x?: number, y?: number }): void {
@@ -45,7 +46,12 @@ export function duplicateArray(wall: Wall, id: string, displays: Display[]): str
   return added
 }
 
-const TURNED: Record<Orientation, Orientation> = { 'landscape': 'landscape', 'inverted': 'inverted', 'portrait-cw': 'portrait-ccw', 'portrait-ccw': 'portrait-cw' }
+const TURNED: Record<Orientation, Orientation> = {
+  'landscape': 'landscape',
+  'inverted': 'inverted',
+  'portrait-cw': 'portrait-ccw',
+  'portrait-ccw': 'portrait-cw',
+}
 
 /**
  * Turns an array over about the middle of the wall: its place, the order of its columns, the way portrait screens are
@@ -56,13 +62,24 @@ export function mirrorArray(wall: Wall, id: string, displays: Display[]): void {
   const { x, width } = outlineOf(wall, array, displays)
   const column = (n: number) => array.columns + 1 - n
   array.orientation = TURNED[array.orientation]
-  const turned = (cell: CellChoice): CellChoice => ({ ...cell, column: column(cell.column), ...cell.orientation && { orientation: TURNED[cell.orientation] } })
+  const turned = (cell: CellChoice): CellChoice => ({
+    ...cell,
+    column: column(cell.column),
+    ...(cell.orientation && { orientation: TURNED[cell.orientation] }),
+  })
   // In a row of unlike displays each keeps its model: where there was no choice the array's own stays.
   if (array.cells) array.cells = array.cells.map(turned)
-  if (array.plates) array.plates = array.plates.map(plate => ({ ...plate, column: column(plate.column), ...plate.lateralShift !== undefined && { lateralShift: -plate.lateralShift } }))
+  if (array.plates)
+    array.plates = array.plates.map(plate => ({
+      ...plate,
+      column: column(plate.column),
+      ...(plate.lateralShift !== undefined && { lateralShift: -plate.lateralShift }),
+    }))
   delete array.holes
-  if (array.align === 'case-left' || array.align === 'case-right') array.align = array.align === 'case-left' ? 'case-right' : 'case-left'
-  else if (array.align === 'picture-left' || array.align === 'picture-right') array.align = array.align === 'picture-left' ? 'picture-right' : 'picture-left'
+  if (array.align === 'case-left' || array.align === 'case-right')
+    array.align = array.align === 'case-left' ? 'case-right' : 'case-left'
+  else if (array.align === 'picture-left' || array.align === 'picture-right')
+    array.align = array.align === 'picture-left' ? 'picture-right' : 'picture-left'
   putAt(wall, array, displays, { x: wall.width - x - width })
 }
 
@@ -88,7 +105,9 @@ export function alignArrays(wall: Wall, id: string, edge: AlignEdge, displays: D
  */
 export function distributeArrays(wall: Wall, axis: 'x' | 'y', by: 'gaps' | 'middles', displays: Display[]): void {
   const size = axis === 'x' ? 'width' : 'height'
-  const placed = arraysOf(wall).map(array => ({ array, outline: outlineOf(wall, array, displays) })).sort((a, b) => a.outline[axis] - b.outline[axis])
+  const placed = arraysOf(wall)
+    .map(array => ({ array, outline: outlineOf(wall, array, displays) }))
+    .sort((a, b) => a.outline[axis] - b.outline[axis])
   const [first, last] = [placed[0], placed.at(-1)]
   if (!first || !last || placed.length < 3) return
   const middle = ({ outline }: typeof first) => outline[axis] + outline[size] / 2

@@ -16,6 +16,11 @@ export function editMember(wall: Wall, id: string, change: Partial<Framing>): vo
 
 /** Takes what the readings tell as known from now on, or goes back to the readings. */
 export function setFramingKnown(wall: Wall, known: boolean, members: Pick<Member, 'id' | 'centre' | 'width'>[]): void {
-  if (known) wall.structure.members = members.map(({ id, centre, width }) => ({ id, centre: Math.round(centre * 10) / 10, width }))
+  if (known)
+    wall.structure.members = members.map(({ id, centre, width }) => ({
+      id,
+      centre: Math.round(centre * 10) / 10,
+      width,
+    }))
   else delete wall.structure.members
 }

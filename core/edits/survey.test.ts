@@ -8,7 +8,15 @@ import {
 describe('readings', () => {
   it('are added with ids of their own, whose they are, and when', () => {
     const wall = exampleWall()
-    addReadings(wall, [{ method: 'magnet', x: 1, y: 2 }, { method: 'knock', x: 3, y: 4, dull: true }], 'Isla Brand', '2026-05-11T09:00:00Z')
+    addReadings(
+      wall,
+      [
+        { method: 'magnet', x: 1, y: 2 },
+        { method: 'knock', x: 3, y: 4, dull: true },
+      ],
+      'Isla Brand',
+      '2026-05-11T09:00:00Z',
+    )
     addReadings(wall, [{ method: 'seen', x: 5, y: 6 }], '', '2026-05-11T09:05:00Z')
     const [first, second, third] = wall.evidence!.map(({ id }) => id)
     expect([first, second, third].map(id => itemName({ id: id! }))).toEqual(['e1 (new)', 'e2 (new)', 'e3 (new)'])

@@ -3,7 +3,10 @@ import type { UnitSystem } from '../units'
 import type { Bay, RoutePlan } from '../wire'
 
 /** What a new circuit is until its figures are read at the panel. */
-const USUAL: Record<UnitSystem, Pick<Source, 'amps' | 'volts'>> = { metric: { amps: 16, volts: 230 }, imperial: { amps: 20, volts: 120 } }
+const USUAL: Record<UnitSystem, Pick<Source, 'amps' | 'volts'>> = {
+  metric: { amps: 16, volts: 230 },
+  imperial: { amps: 20, volts: 120 },
+}
 
 /**
  * Adds where power or a signal comes from: a circuit of the panel, an outlet or a data plate that is on the wall, a
@@ -21,7 +24,9 @@ export function addSource(wall: Wall, kind: Source['kind'], units: UnitSystem, f
 export function editSource(wall: Wall, id: string, change: Partial<Source>): void {
   wall.sources = wall.sources?.map((source) => {
     if (source.id !== id) return source
-    return Object.fromEntries(Object.entries({ ...source, ...change }).filter(([, value]) => value !== undefined)) as unknown as Source
+    return Object.fromEntries(
+      Object.entries({ ...source, ...change }).filter(([, value]) => value !== undefined),
+    ) as unknown as Source
   })
 }
 

@@ -54,7 +54,8 @@ export function crowdingOf(anchor: Fastener, { edges, neighbours }: Surroundings
       if (critical === undefined || distance >= critical) return
       const left = shareLeft(distance, from, critical, share)
       factor *= left
-      steps.push({ label, expression: words`${distance} away; full value from ${critical}, ${String(Math.round(100 * share))} % at ${from}${borrowed}`, value: left, unit: '', source: 'maker’s data sheet, linear in between' })
+      steps.push({ label, expression: words`${distance} away; full value from ${critical},
+        ${String(Math.round(100 * share))} % at ${from}${borrowed}`, value: left, unit: '', source: 'maker’s data sheet, linear in between' })
     }
     for (const { name, distance } of edges) reduce(`Edge factor, ${name}`, distance, least.edge, criticalEdge, atEdge ?? (criticalEdge ? least.edge / criticalEdge : 1))
     for (const { side, distance } of neighbours) reduce(`Spacing factor, anchor ${side === 'left' || side === 'right' ? `to the ${side}` : side}`, distance, least.spacing, criticalSpacing, atSpacing ?? (criticalSpacing ? neighbourShare(least.spacing, criticalSpacing) : 1))

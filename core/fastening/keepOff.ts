@@ -1,4 +1,4 @@
-import { structureKindOf, type Base, type Fastener } from '../job'
+import { isSheet, structureKindOf, type Base, type Fastener } from '../job'
 
 /** A new hole in timber or sheet steel stays from one that serves nothing by so many diameters of the fastener. */
 const DIAMETERS = 3
@@ -22,9 +22,10 @@ export function keepOffOf(fastener: Fastener | undefined, base: Base): number {
 /** What fills a hole that serves nothing any more. */
 export function fillFor(base: Base, metSteel = false): string {
   if (isMasonry(base))
-    return 'blow the hole out and fill it to full depth with repair mortar; let the mortar set before tightening the anchor beside it'
+    return 'blow the hole out and fill it to full depth with repair mortar; let the mortar set before tightening the '
+      + 'anchor beside it'
   const board = 'fill the board with jointing compound'
   // Behind a plate that protects a cable or pipe nothing is glued in or driven.
-  if (base === 'steel-stud' || metSteel) return `leave the steel as it is and ${board}`
-  return `glue in a wood dowel where the hole is in a stud, and ${board}`
+  if (base === 'steel-stud' || base === 'steel-plate' || metSteel) return `leave the steel as it is and ${board}`
+  return `glue in a wood dowel${isSheet(base) ? '' : ' where the hole is in a stud'}, and ${board}`
 }

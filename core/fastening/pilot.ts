@@ -45,7 +45,8 @@ function ownHole(
     depth: figure([
       {
         label: 'Depth',
-        expression: words`covering ${covering} + embedment ${embedment} + one diameter ${diameter} for dust, rounded up`,
+        expression: words`covering ${covering} + embedment ${embedment} + one diameter ${diameter} for dust, rounded
+          up`,
         value: depthFrom(covering + embedment + diameter, units),
         unit: 'mm',
         source,

@@ -48,7 +48,10 @@ export interface WoodJoint {
 }
 
 /** How far a screw goes into the wood, its tip left out, mm: no farther than the wood is deep. */
-export function penetration(screw: Fastener, { plate, covering, depth = Infinity }: Pick<WoodJoint, 'plate' | 'covering' | 'depth'>): number {
+export function penetration(
+  screw: Fastener,
+  { plate, covering, depth = Infinity }: Pick<WoodJoint, 'plate' | 'covering' | 'depth'>,
+): number {
   return Math.max(Math.min(screw.length - plate - covering - tipOf(screw), depth), 0)
 }
 
@@ -58,9 +61,17 @@ export function threadInWood(screw: Fastener, joint: Pick<WoodJoint, 'plate' | '
 }
 
 /** Load duration and wet service together, and how they are reported. */
-function adjusted({ duration, wet }: Pick<WoodJoint, 'duration' | 'wet'>): { factor: number, told: string, source: string } {
+function adjusted({ duration, wet }: Pick<WoodJoint, 'duration' | 'wet'>): {
+  factor: number
+  told: string
+  source: string
+} {
   return wet
-    ? { factor: duration * WET_SERVICE, told: `load duration ${duration} × wet service ${WET_SERVICE}`, source: 'NDS 2.3.2, 11.3.3' }
+    ? {
+        factor: duration * WET_SERVICE,
+        told: `load duration ${duration} × wet service ${WET_SERVICE}`,
+        source: 'NDS 2.3.2, 11.3.3',
+      }
     : { factor: duration, told: `load duration ${duration}`, source: 'NDS 2.3.2' }
 }
 
@@ -91,7 +102,14 @@ export function withdrawalFigure(screw: Fastener, joint: WoodJoint, inWood = thr
   const sum = words`${withdrawalSum(screw.diameter / INCH, joint.gravity)} = ${each.toFixed(1)} lbf/in`
   return figure([
     { label: 'Withdrawal value W, per length of thread', expression: sum, value: perMm, unit: 'N/mm', source: rule },
-    { label: 'Allowable withdrawal W′', expression: words`${quantity(perMm, 'N/mm')} × ${quantity(inWood, 'mm')} thread penetration, tip excluded, × ${told}`, value: withdrawal(screw, joint, inWood), unit: 'N', source: `${rule}, ${source}` },
+    {
+      label: 'Allowable withdrawal W′',
+      expression: words`${quantity(perMm, 'N/mm')} × ${quantity(inWood, 'mm')} thread penetration, tip excluded, ×
+        ${told}`,
+      value: withdrawal(screw, joint, inWood),
+      unit: 'N',
+      source: `${rule}, ${source}`,
+    },
   ])
 }
 
@@ -116,12 +134,25 @@ function lateral(screw: Fastener, joint: WoodJoint, angle: number, inWood: numbe
   if (screw.root === undefined || screw.yield === undefined) return undefined
   const d = screw.root / INCH
   const wood = woodBearing(screw, joint.gravity, angle)
-  const plate = joint.board ? BEARING.plywood : joint.plateBearing === undefined ? BEARING.steel : joint.plateBearing * PSI
+  const plate = joint.board
+    ? BEARING.plywood
+    : joint.plateBearing === undefined
+      ? BEARING.steel
+      : joint.plateBearing * PSI
   const gap = joint.coveringIsGap === false ? 0 : joint.covering
   const angleFactor = feelsGrain(screw) ? 1 + angle / 360 : 1
-  const governs = governingMode({
-    side: plate * d, main: wood * d, sideLength: joint.plate / INCH, mainLength: inWood / INCH, gap: gap / INCH, moment: screw.yield * PSI * d ** 3 / 6,
-  }, d, angleFactor)
+  const governs = governingMode(
+    {
+      side: plate * d,
+      main: wood * d,
+      sideLength: joint.plate / INCH,
+      mainLength: inWood / INCH,
+      gap: gap / INCH,
+      moment: (screw.yield * PSI * d ** 3) / 6,
+    },
+    d,
+    angleFactor,
+  )
   return { ...governs, wood, plate, gap }
 }
 
@@ -129,7 +160,12 @@ function lateral(screw: Fastener, joint: WoodJoint, angle: number, inWood: numbe
  * Allowable shear, N, under a steel plate or a board, at an angle to the grain in degrees: the least of the
  * yield modes on the root diameter, the covering being a gap. Undefined where root or yield are not given.
  */
-export function lateralStrength(screw: Fastener, joint: WoodJoint, angle = 0, inWood = penetration(screw, joint)): number | undefined {
+export function lateralStrength(
+  screw: Fastener,
+  joint: WoodJoint,
+  angle = 0,
+  inWood = penetration(screw, joint),
+): number | undefined {
   const governs = lateral(screw, joint, angle, inWood)
   return governs && governs.capacity * POUND * adjusted(joint).factor
 }
@@ -140,7 +176,12 @@ export function lateralStrength(screw: Fastener, joint: WoodJoint, angle = 0, in
  * @example
  * // 3/8 in (root 0.265 in, 45,000 psi), 57 mm in G 0.42, plate of 2.5 mm and 87,000 psi: 790 N, and 369 N through 12.5 mm of board
  */
-export function lateralFigure(screw: Fastener, joint: WoodJoint, angle = 0, inWood = penetration(screw, joint)): Figure | undefined {
+export function lateralFigure(
+  screw: Fastener,
+  joint: WoodJoint,
+  angle = 0,
+  inWood = penetration(screw, joint),
+): Figure | undefined {
   const governs = lateral(screw, joint, angle, inWood)
   if (!governs) return undefined
   const { mode, reduction, wood, plate, gap, capacity } = governs
@@ -149,13 +190,43 @@ export function lateralFigure(screw: Fastener, joint: WoodJoint, angle = 0, inWo
   const bearing = feelsGrain(screw)
     ? angle < 0.05
       ? words`11200 × ${String(joint.gravity)} psi, along the grain`
-      : words`between 11200 × ${String(joint.gravity)} along and 6100 × ${String(joint.gravity)}^1.45 ÷ √${(screw.diameter / INCH).toFixed(3)} psi across the grain, at ${angle.toFixed(0)}°`
+      : words`between 11200 × ${String(joint.gravity)} along and 6100 × ${String(joint.gravity)}^1.45 ÷
+        √${(screw.diameter / INCH).toFixed(3)} psi across the grain, at ${angle.toFixed(0)}°`
     : words`16600 × ${String(joint.gravity)}^1.84 psi`
   return figure([
-    { label: 'Dowel bearing strength of the wood', expression: bearing, value: wood / PSI, unit: 'MPa', source: 'NDS 12.3.3, 12.3.4' },
-    { label: `Dowel bearing strength of the ${joint.board ? 'board' : 'plate'}`, expression: joint.plateBearing === undefined || joint.board ? words`${String(plate)} psi, default: material not known` : words`maker’s figure`, value: plate / PSI, unit: 'MPa', source: joint.board ? 'NDS table 12.3.3B' : 'AWC TR12' },
-    { label: 'Governing yield mode', expression: words`${MODE_NAMES[mode]}; root diameter ${screw.root!}, ${joint.board ? 'board' : 'plate'} ${joint.plate}, gap ${gap}, penetration ${inWood}, ÷ R_d ${reduction.toFixed(2)}`, value: newtons, unit: 'N', source: 'AWC TR12, NDS table 12.3.1B' },
-    { label: 'Allowable shear Z′', expression: words`${quantity(newtons, 'N')} × ${told}`, value: newtons * factor, unit: 'N', source: `NDS 12.3, ${source}` },
+    {
+      label: 'Dowel bearing strength of the wood',
+      expression: bearing,
+      value: wood / PSI,
+      unit: 'MPa',
+      source: 'NDS 12.3.3, 12.3.4',
+    },
+    {
+      label: `Dowel bearing strength of the ${joint.board ? 'board' : 'plate'}`,
+      expression:
+        joint.plateBearing === undefined || joint.board
+          ? words`${String(plate)} psi, default: material not known`
+          : words`maker’s figure`,
+      value: plate / PSI,
+      unit: 'MPa',
+      source: joint.board ? 'NDS table 12.3.3B' : 'AWC TR12',
+    },
+    {
+      label: 'Governing yield mode',
+      expression: words`${MODE_NAMES[mode]}; root diameter ${screw.root!},
+        ${joint.board ? 'board' : 'plate'} ${joint.plate}, gap ${gap}, penetration ${inWood}, ÷ R_d
+        ${reduction.toFixed(2)}`,
+      value: newtons,
+      unit: 'N',
+      source: 'AWC TR12, NDS table 12.3.1B',
+    },
+    {
+      label: 'Allowable shear Z′',
+      expression: words`${quantity(newtons, 'N')} × ${told}`,
+      value: newtons * factor,
+      unit: 'N',
+      source: `NDS 12.3, ${source}`,
+    },
   ])
 }
 

@@ -55,7 +55,11 @@ const MODES = Object.keys(REDUCTION) as YieldMode[]
  * @param diameter root diameter, in
  * @param angleFactor K_θ = 1 + θ ÷ 360 for a load at θ degrees to the grain (NDS table 12.3.1B)
  */
-export function governingMode(dowel: Dowel, diameter: number, angleFactor = 1): { mode: YieldMode, reduction: number, capacity: number } {
+export function governingMode(
+  dowel: Dowel,
+  diameter: number,
+  angleFactor = 1,
+): { mode: YieldMode, reduction: number, capacity: number } {
   const small = smallRoot(diameter)
   const modes = yieldModes(dowel)
   let [mode, reduction, capacity]: [YieldMode, number, number] = ['Im', 1, Infinity]
@@ -68,6 +72,10 @@ export function governingMode(dowel: Dowel, diameter: number, angleFactor = 1): 
 
 /** What a mode is, for someone who has never read the standard. */
 export const MODE_NAMES: Record<YieldMode, Text> = {
-  Im: words`mode I: the wood crushes along the screw`, Is: words`mode I: the plate crushes`, II: words`mode II: the screw pivots in plate and wood`,
-  IIIm: words`mode III: the screw bends at the plate`, IIIs: words`mode III: the screw bends in the wood`, IV: words`mode IV: the screw bends at two points`,
+  Im: words`mode I: the wood crushes along the screw`,
+  Is: words`mode I: the plate crushes`,
+  II: words`mode II: the screw pivots in plate and wood`,
+  IIIm: words`mode III: the screw bends at the plate`,
+  IIIs: words`mode III: the screw bends in the wood`,
+  IV: words`mode IV: the screw bends at two points`,
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Finding } from '../finding'
 import { words } from '../units'
 import { groupAlike } from './alike'
+import { mergedForPaper } from './merged'
 
 const misses = (place: string, by: number, more: object = {}): Finding => ({
   severity: 'stop', code: 'hole-misses-member', stage: 'mount', subject: { kind: 'hole', id: place },
@@ -30,5 +31,16 @@ describe('findings that are alike', () => {
     const cure = { kind: 'shift-plate' as const, array: 'a1', row: 1, column: 1, lateralShift: 3 }
     const first = misses('R1 C1', 4, { cure })
     expect(groupAlike([first, { ...first, code: 'member-unsure' } as Finding]).length).toBe(1)
+  })
+
+  it('are said once on paper, with the other places by name, or by number where one has none', () => {
+    const all = [misses('a1-r1c1', 4), misses('a1-r1c2', 9), misses('h', 2)]
+    const holes = [{ id: 'h', row: 'top', rank: 2 }]
+    const arrays = [{ positions: [{ id: 'a1-r1c2', row: 1, column: 2 }, { id: 'x', row: 2, column: 1, holes }] }]
+    expect(mergedForPaper(all, arrays as never, 'metric').map(({ text }) => text))
+      .toEqual(['a1-r1c1 misses stud 4 by 4 mm. The same at 2 other places: R1 C2, R2 C1 top 2.'])
+    expect(mergedForPaper(all.slice(0, 2), [], 'metric')[0]!.text)
+      .toBe('a1-r1c1 misses stud 4 by 4 mm. The same at 1 other place.')
+    expect(mergedForPaper(all.slice(0, 1), [], 'metric')[0]!.text).toBe('a1-r1c1 misses stud 4 by 4 mm.')
   })
 })

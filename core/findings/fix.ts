@@ -12,6 +12,31 @@ export const FIX = {
     meaning: 'The fastener is made for another kind of wall.',
     cure: 'Choose a fastener made for this wall.',
   },
+  'safety-wire-not-sized': {
+    severity: 'caution',
+    meaning: 'A mount is secured by a safety wire whose figures are not known.',
+    cure: 'Enter its figures in the catalogue, or fit it as its maker says, anchored apart from the plate.',
+  },
+  'safety-wire-without-anchor': {
+    severity: 'stop',
+    meaning: 'No place behind a display takes the anchor of its safety wire.',
+    cure: 'Move the array, use a longer wire, or another mount.',
+  },
+  'safety-wire-covering-cut': {
+    severity: 'note', isDecision: true,
+    meaning: 'The covering is to be cut away where safety wires are anchored.',
+    cure: 'Nothing to cure; it is printed on the sheet.',
+  },
+  'safety-wire-too-weak': {
+    severity: 'stop',
+    meaning: 'A fall through its slack loads a safety wire with more than half of its breaking load.',
+    cure: 'Shorten the slack, or use a stronger wire that stretches more.',
+  },
+  'safety-wire-anchor-too-weak': {
+    severity: 'stop',
+    meaning: 'A fall loads the anchor of a safety wire with more than its fastener carries.',
+    cure: 'Shorten the slack, cut the covering away at the anchor, use a stronger fastener, or override it with a design.',
+  },
   'hole-not-known': {
     severity: 'stop', never: true,
     meaning: 'The bit or the depth of a hole is not known.',

@@ -17,6 +17,11 @@ export const HANG = {
     meaning: 'The drill met steel, and nobody has looked at what it is.',
     cure: 'A lead or planner looks, and records in Hang what was found.',
   },
+  'backing-not-met': {
+    severity: ['stop', 'caution'],
+    meaning: 'A hole did not meet the backing that plates hang on; a stop while holes are planned near there.',
+    cure: 'Find where the backing ends; move the array on to it, or fix it to the studs.',
+  },
   'hole-on-bar-line': {
     severity: 'stop',
     meaning: 'A hole is planned in line with steel that the drill met in concrete, which may run through it.',

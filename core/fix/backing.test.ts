@@ -1,10 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob, m1 } from '../../tests/fixtures/job'
+import { tableOf } from '../mark/sheet'
 import { contextOf, planWall } from '../plan'
 import { wallFor } from '../survey'
-import type { Fastener, Job, Layer } from '../job'
+import type { Fastener, Job, Layer, LogEntry } from '../job'
+import { asBuilt } from '../log'
 import { bearerOf, strengthOf } from './index'
+import { rankFasteners } from './ranking'
 
 const SCREW: Fastener = {
   id: 'ply', kind: 'wood-screw', base: 'plywood', diameter: 6, length: 45, root: 4.2, thread: 40, yield: 620,
@@ -24,10 +27,10 @@ function jobOf(covering: Layer[], screw: Partial<Fastener> = {}): Job {
 }
 function planned(covering: Layer[], screw?: Partial<Fastener>) {
   const job = jobOf(covering, screw)
-  const { arrays, findings } = planWall(job.walls[0]!, contextOf(job))
+  const { arrays, findings, marking } = planWall(job.walls[0]!, contextOf(job))
   const codes = findings.filter(({ stage }) => stage === 'fix' || stage === 'mount')
     .map(({ severity, code }) => `${severity} ${code}`)
-  return { position: arrays[0]!.positions[0]!, codes }
+  return { position: arrays[0]!.positions[0]!, codes, rows: tableOf(marking.marks, 'metric', {}) }
 }
 function strength(covering: Layer[], screw: Partial<Fastener> = {}) {
   const job = jobOf(covering, screw)
@@ -37,12 +40,13 @@ function strength(covering: Layer[], screw: Partial<Fastener> = {}) {
 
 describe('plates on a sheet that backs the board', () => {
   it('are held wherever they hang, and what holds the sheet is to be checked', () => {
-    const { position, codes } = planned([PLYWOOD, BOARD])
+    const { position, codes, rows } = planned([PLYWOOD, BOARD])
     expect(position.plate).toMatchObject({ held: true, lateralShift: 0 })
     expect(position.holes).toHaveLength(4)
     expect(position.holes!.every(({ member }) => member === undefined)).toBe(true)
     // 70 % of the root of 4.2 mm, and as deep as the screw goes under a plate of 2.5 mm.
-    expect(position.holes![0]).toMatchObject({ bit: 2.5, depth: 43 })
+    expect(position.holes![0]).toMatchObject({ bit: 2.5, depth: 43, into: 'plywood' })
+    expect(rows.filter(({ kind }) => kind === 'hole').map(({ into }) => into)).toEqual(Array(4).fill('plywood'))
     expect(codes).toContain('caution backing-not-checked')
     expect(codes).not.toContain('stop steel-stud-too-thin')
   })
@@ -82,6 +86,42 @@ describe('plates on a sheet that backs the board', () => {
     expect(strength([PLYWOOD, BOARD], { minThickness: undefined }).known).toBe(false)
     expect(strength([PLYWOOD, BOARD], { yield: undefined }).known).toBe(false)
     expect(strength([PLYWOOD], { allowable: undefined }).known).toBe(false)
+  })
+})
+
+describe('fasteners of a sheet', () => {
+  it('hit nothing that is known of a stud, and a hole that misses the sheet is no stud’s either', () => {
+    const job = jobOf([PLYWOOD, BOARD])
+    const drilled = (result: 'hit' | 'miss'): LogEntry => ({
+      id: result, at: '2026-11-12T09:00:00Z', by: 'Odd', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1',
+      x: 2965, y: 1802, result,
+    })
+    const planOf = (log: LogEntry[], fastener = 'ply') => {
+      job.walls[0]!.arrays[0]!.fastener = fastener
+      return planWall(job.walls[0]!, contextOf(job), asBuilt(log, { id: 'w1' }))
+    }
+    expect(planOf([drilled('hit')]).members).toEqual([])
+    // Nor once another fastener is chosen: the bit had met plywood.
+    job.catalogue.fasteners.push({ ...SCREW, id: 'drill', kind: 'self-drilling', base: 'steel-stud' })
+    expect(planOf([drilled('hit')], 'drill').members).toEqual([])
+    const missed = planOf([drilled('miss')])
+    expect(missed.findings.find(({ code }) => code === 'backing-not-met')).toMatchObject({ severity: 'stop' })
+    expect(missed.dead[0]!.fill).toBe('glue in a wood dowel, and fill the board with jointing compound')
+  })
+
+  it('are not compared with fasteners for the studs, for which they would hang elsewhere', () => {
+    const job = jobOf([PLYWOOD, BOARD])
+    const toggle: Fastener = {
+      ...SCREW, id: 'toggle', kind: 'toggle', base: 'steel-stud', gauge: 0.4, hole: { diameter: 13, depth: 60 },
+      allowable: { tension: 9_000, shear: 9_000 },
+    }
+    const [array] = job.walls[0]!.arrays
+    const { arrays } = planWall(job.walls[0]!, contextOf(job))
+    const offered = [toggle, ...job.catalogue.fasteners]
+    const ranked = rankFasteners(offered, array!, arrays[0]!.positions, job.walls[0]!, contextOf(job), 'metric')
+    const told = ranked.find(({ fastener }) => fastener.id === 'toggle')!
+    expect([told.utilisation, told.stop]).toEqual([undefined, expect.stringContaining('places the plates anew')])
+    expect(ranked.find(({ fastener }) => fastener.id === 'ply')!.utilisation).toBeGreaterThan(1)
   })
 
   it('never bear more for more board', () => {

@@ -7,15 +7,19 @@ import type { Bearer } from './strength'
 type About = Pick<Finding, 'stage' | 'subject'>
 
 /** What is to be checked of a sheet behind the covering: what holds it is not in the sums. */
-export function backingCaution(about: About, { structure: { kind } }: Wall): Finding[] {
+export function backingCaution(about: About, wall: Wall): Finding[] {
+  const { kind } = wall.structure
   if (!isSheet(kind)) return []
   const taken = words`How that is fixed to the studs is not calculated, and it is taken to be behind all of the wall.`
+  const bare = coveringOf(wall) > 0
+    ? words` Where shear governs, cut the covering away, so that the plates bear on the ${choiceName(kind)}.`
+    : []
   return [{
     ...about,
     severity: 'caution',
     code: 'backing-not-checked',
     message: words`The plates hang on the ${choiceName(kind)} behind the covering. ${taken}`,
-    remedy: words`Check that it is fixed to every stud, and that each hole meets it, away from its edges and joints.`,
+    remedy: words`Check that it is fixed to every stud, and that each hole is clear of its edges and joints.${bare}`,
   }]
 }
 

@@ -16,7 +16,11 @@ const CONTINUOUS = 1.25
  * @param standOff how far the strip holds the plates off the wall, mm
  * @returns for each support and each height of its fasteners, in their order
  */
-export function supportLoads({ of, supports, heights, rect }: Strip, carrier: Carrier, bolts: BoltLoad[]): FastenerLoad[] {
+export function supportLoads(
+  { of, supports, heights, rect }: Strip,
+  carrier: Carrier,
+  bolts: BoltLoad[],
+): FastenerLoad[] {
   const centres = supports.map(({ x }) => x)
   const at = supports.map((): FastenerLoad & { tipping: number } => ({ tension: 0, across: 0, down: 0, tipping: 0 }))
   for (const bolt of bolts.filter(({ row }) => carrier.kind === 'board' || row === of)) {
@@ -32,7 +36,11 @@ export function supportLoads({ of, supports, heights, rect }: Strip, carrier: Ca
   return at.flatMap(({ tension, across, down, tipping }, n) => {
     const more = supports.length > 2 && n > 0 && n < supports.length - 1 ? CONTINUOUS : 1
     return heights.map((y): FastenerLoad => ({
-      tension: more * Math.max(carrier.kind === 'board' ? tipping * (y - rect.y) / squares : tension, tension / heights.length), across: more * across / heights.length, down: more * down / heights.length,
+      tension:
+        more
+        * Math.max(carrier.kind === 'board' ? (tipping * (y - rect.y)) / squares : tension, tension / heights.length),
+      across: (more * across) / heights.length,
+      down: (more * down) / heights.length,
     }))
   })
 }

@@ -19,17 +19,37 @@ const FREE = 1
  * @example
  * // M6, bracket 2.5, washer 1.6, insert 12 deep, flat back: 10.1 to 15.1
  */
-export function screwRange({ bracket, washers, spacer, recess }: Stack, thread: number, insertDepth: number): ScrewRange {
+export function screwRange(
+  { bracket, washers, spacer, recess }: Stack,
+  thread: number,
+  insertDepth: number,
+): ScrewRange {
   const over = bracket + washers + spacer + recess
   const sum = words`bracket ${bracket} + washers ${washers} + spacer ${spacer} + recess ${recess}`
   return {
-    shortest: figure([{ label: 'Shortest screw', expression: words`${sum} + one thread diameter ${thread}`, value: over + thread, unit: 'mm' }]),
-    longest: figure([{ label: 'Longest screw', expression: words`${sum} + insert depth ${insertDepth} − ${FREE}`, value: over + insertDepth - FREE, unit: 'mm', source: 'display maker’s data sheet (insert depth)' }]),
+    shortest: figure([
+      {
+        label: 'Shortest screw',
+        expression: words`${sum} + one thread diameter ${thread}`,
+        value: over + thread,
+        unit: 'mm',
+      },
+    ]),
+    longest: figure([
+      {
+        label: 'Longest screw',
+        expression: words`${sum} + insert depth ${insertDepth} − ${FREE}`,
+        value: over + insertDepth - FREE,
+        unit: 'mm',
+        source: 'display maker’s data sheet (insert depth)',
+      },
+    ]),
   }
 }
 
 /** A screw of a kit with what goes under it; or what to buy. */
-export type ScrewChoice = { fits: true, length: number, stack: Stack, range: ScrewRange } | { fits: false, why: Text, range?: ScrewRange }
+export type ScrewChoice
+  = { fits: true, length: number, stack: Stack, range: ScrewRange } | { fits: false, why: Text, range?: ScrewRange }
 
 /** Most washers that are put under one head. */
 const WASHERS = 3
@@ -49,26 +69,44 @@ export const isSpacerUnknown = ({ vesa: { recess = 0, spacerIn } }: Pick<Display
  * The screw from a kit for a display under a bracket: one washer where that will do, more where a
  * screw then fits; else what to buy. A recess that nothing fills is bridged by the screw.
  */
-export function chooseScrew({ vesa }: Display, bracket: number | undefined, kit: ScrewKit | undefined, spacer = 0): ScrewChoice {
+export function chooseScrew(
+  { vesa }: Display,
+  bracket: number | undefined,
+  kit: ScrewKit | undefined,
+  spacer = 0,
+): ScrewChoice {
   const { thread, insertDepth } = vesa
   const recess = bridged(vesa, spacer)
-  if (thread === undefined || insertDepth === undefined) return { fits: false, why: words`the display’s data sheet gives no ${thread === undefined ? 'thread' : 'insert depth'}` }
-  if (bracket === undefined) return { fits: false, why: words`the mount’s data sheet gives no thickness for the display bracket` }
+  if (thread === undefined || insertDepth === undefined)
+    return {
+      fits: false,
+      why: words`the display’s data sheet gives no ${thread === undefined ? 'thread' : 'insert depth'}`,
+    }
+  if (bracket === undefined)
+    return { fits: false, why: words`the mount’s data sheet gives no thickness for the display bracket` }
   const washers = kit && kit.washers.length > 0 ? Math.min(...kit.washers) : 0
   const plain = screwRange({ bracket, washers, spacer, recess }, thread, insertDepth)
   const buy = words`buy M${String(thread)} screws ${plain.shortest.value} to ${plain.longest.value} long`
-  if (!kit) return { fits: false, why: words`the catalogue has no screw kit for M${String(thread)}; ${buy}`, range: plain }
+  if (!kit)
+    return { fits: false, why: words`the catalogue has no screw kit for M${String(thread)}; ${buy}`, range: plain }
   for (let count = 1; count <= WASHERS; count++) {
     const stack = { bracket, washers: washers * count, spacer, recess }
     const range = screwRange(stack, thread, insertDepth)
     const length = [...kit.lengths].sort((a, b) => b - a).find(length => screwFault(length, range) === undefined)
     if (length !== undefined) return { fits: true, length, stack, range }
   }
-  return { fits: false, why: words`no screw in ${kit.name} fits with up to ${String(WASHERS)} washers; ${buy}`, range: plain }
+  return {
+    fits: false,
+    why: words`no screw in ${kit.name} fits with up to ${String(WASHERS)} washers; ${buy}`,
+    range: plain,
+  }
 }
 
 /** Whether a length is safe: too long or too short, and by how much. */
-export function screwFault(length: number, { shortest, longest }: ScrewRange): { kind: 'too-long' | 'too-short', by: number } | undefined {
+export function screwFault(
+  length: number,
+  { shortest, longest }: ScrewRange,
+): { kind: 'too-long' | 'too-short', by: number } | undefined {
   if (length > longest.value + 1e-9) return { kind: 'too-long', by: length - longest.value }
   if (length < shortest.value - 1e-9) return { kind: 'too-short', by: shortest.value - length }
   return undefined

@@ -14,19 +14,28 @@ export interface Drive {
   order: Text
 }
 
-const ORDER = words`Start the top row by hand. Level the plate, then start the row below. Tighten all in a diagonal pattern, and check the level again.`
+const ORDER = words`Start the top row by hand. Level the plate, then start the row below. Tighten all in a diagonal
+  pattern, and check the level again.`
 
 /** How a fastener is set in a wall. Depths are from the wall's finished face: what is marked on the bit. */
-export function driveOf(fastener: Fastener, wall: Wall, bearer: Bearer | undefined, units: UnitSystem = 'metric'): Drive {
+export function driveOf(
+  fastener: Fastener,
+  wall: Wall,
+  bearer: Bearer | undefined,
+  units: UnitSystem = 'metric',
+): Drive {
   const above = bearer?.thickness ?? 0
   const hole = drillingFigures(fastener, wall, above, units)
   const clearance = clearanceOf(fastener, wall, above, units)
   return {
-    ...hole && { hole },
-    ...clearance && { clearance },
-    tighten: fastener.torque !== undefined
-      ? words`Tighten to ${quantity(fastener.torque, 'N·m')} with a torque driver.`
-      : isWoodScrew(fastener) ? words`Tighten until snug, then a quarter turn more. Stop before the washer sinks into the board.` : words`Tighten as the maker’s instructions say: the catalogue has no torque.`,
+    ...(hole && { hole }),
+    ...(clearance && { clearance }),
+    tighten:
+      fastener.torque !== undefined
+        ? words`Tighten to ${quantity(fastener.torque, 'N·m')} with a torque driver.`
+        : isWoodScrew(fastener)
+          ? words`Tighten until snug, then a quarter turn more. Stop before the washer sinks into the board.`
+          : words`Tighten as the maker’s instructions say: the catalogue has no torque.`,
     order: ORDER,
   }
 }

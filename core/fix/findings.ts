@@ -25,7 +25,8 @@ export function unheldFindings(array: ScreenArray, unheld: { position: Position,
           code: 'no-fastener-above-foot' as const,
           stage: 'fix',
           subject: { kind: 'screen', id },
-          message: words`R${String(row)} C${String(column)}: every fastener is at the bottom of the plate, so nothing holds the top of the plate to the wall.`,
+          message: words`R${String(row)} C${String(column)}: every fastener is at the bottom of the plate, so nothing
+            holds the top of the plate to the wall.`,
           remedy: words`Fasten a row above the bottom, or use another mount for ${array.name}.`,
         }
       : {
@@ -33,7 +34,8 @@ export function unheldFindings(array: ScreenArray, unheld: { position: Position,
           code: 'plate-free-to-turn' as const,
           stage: 'fix',
           subject: { kind: 'screen', id },
-          message: words`R${String(row)} C${String(column)}: the plate has one fastener, and loads act beside it: nothing stops the plate turning.`,
+          message: words`R${String(row)} C${String(column)}: the plate has one fastener, and loads act beside it:
+            nothing stops the plate turning.`,
           remedy: words`Use two or more fasteners.`,
         },
   )
@@ -74,7 +76,9 @@ function loadedEdgeFinding(
       severity,
       code: 'loaded-edge-too-near' as const,
       facts: [others],
-      message: words`${worst.name}${others > 0 ? ` and ${others} more` : ''}: in the load case “${caseTitle(worst.case)}” the load is mainly across the grain, towards an edge ${worst.edge} away. That requires four diameters, ${worst.least} (NDS table 12.5.1C).`,
+      message: words`${worst.name}${others > 0 ? ` and ${others} more` : ''}: in the load case
+        “${caseTitle(worst.case)}” the load is mainly across the grain, towards an edge ${worst.edge} away. That
+        requires four diameters, ${worst.least} (NDS table 12.5.1C).`,
       remedy: words`Fix the plate to two studs, to blocking or to a board, so that the load runs along the grain.`,
     },
   ]
@@ -90,7 +94,8 @@ export function loadFindings(array: ScreenArray, mounts: Mount[], kind: Structur
             ...about(array),
             severity: 'stop' as const,
             code: 'player-mass-not-known' as const,
-            message: words`The mass of the player behind each display of ${array.name} is not known, so no load is known.`,
+            message: words`The mass of the player behind each display of ${array.name} is not known, so no load is
+              known.`,
             remedy: words`Enter it in Mount, under Depth.`,
           },
         ]
@@ -152,7 +157,8 @@ export function windFindings(array: ScreenArray, { wind, windSpeed }: Wall): Fin
           ...about(array),
           severity: 'caution',
           code: 'wind-basis-not-given' as const,
-          message: words`The wind of ${quantity(windSpeed, 'm/s')} is read as a 3 s gust. A 10 min mean of that speed presses about twice as hard.`,
+          message: words`The wind of ${quantity(windSpeed, 'm/s')} is read as a 3 s gust. A 10 min mean of that speed
+            presses about twice as hard.`,
           remedy: words`Enter the basis of the wind in Survey: 3 s gust, 10 min mean or fastest mile.`,
         },
       ]
@@ -181,7 +187,9 @@ export function useFindings(
     ]
   if (governing?.utilisation === undefined || governing.utilisation <= MUCH) return []
   const { utilisation } = governing
-  const told = words`${name}, fixing ${mount.name}: utilisation ${percent(utilisation)} at ${governing.name}, ${caseTitle(governing.case)}: tension ${quantity(Math.round(governing.tension.value), 'N')}, shear ${quantity(Math.round(governing.shear.value), 'N')}.`
+  const told = words`${name}, fixing ${mount.name}: utilisation ${percent(utilisation)} at ${governing.name},
+    ${caseTitle(governing.case)}: tension ${quantity(Math.round(governing.tension.value), 'N')}, shear
+    ${quantity(Math.round(governing.shear.value), 'N')}.`
   const over = cases.filter(({ utilisation = 0 }) => utilisation > 1)
   if (over.length > 0 && over.every(({ case: name }) => isOffCentre(name))) {
     return [
@@ -190,7 +198,8 @@ export function useFindings(
         severity: 'stop',
         code: 'overloaded-by-hand' as const,
         message: told,
-        remedy: words`Fix the plate to two studs or to a backing board, use a longer or larger fastener, or enter another hand load for this wall in Survey, with the reason.`,
+        remedy: words`Fix the plate to two studs or to a backing board, use a longer or larger fastener, or enter
+          another hand load for this wall in Survey, with the reason.`,
       },
     ]
   }
@@ -201,7 +210,8 @@ export function useFindings(
           severity: 'stop',
           code: 'fastener-overloaded' as const,
           message: told,
-          remedy: words`Use a larger fastener or more fasteners, or a mount with rows farther apart or a shorter pull-out.`,
+          remedy: words`Use a larger fastener or more fasteners, or a mount with rows farther apart or a shorter
+            pull-out.`,
         }
       : { ...about(array), severity: 'caution', code: 'fastener-much-used' as const, message: told },
   ]
@@ -233,7 +243,8 @@ export function carriedFindings(
             ...(bolted.utilisation > 1
               ? { severity: 'stop', code: 'bolt-overloaded' }
               : { severity: 'caution', code: 'bolt-much-used' }),
-            message: words`Bolt between plate and ${carrier.kind}: utilisation ${percent(bolted.utilisation)}, tension ${quantity(Math.round(bolted.tension), 'N')}, shear ${quantity(Math.round(bolted.shear), 'N')}.`,
+            message: words`Bolt between plate and ${carrier.kind}: utilisation ${percent(bolted.utilisation)},
+              tension ${quantity(Math.round(bolted.tension), 'N')}, shear ${quantity(Math.round(bolted.shear), 'N')}.`,
             remedy: words`Use stronger bolts, or a mount with more bolts.`,
           },
         ]
@@ -272,11 +283,16 @@ function bendingFindings(array: ScreenArray, rail: Fixing['rail']): Finding[] {
 /** Findings about where the spacer of a recessed back sits. */
 export function spacerFindings(array: ScreenArray, display: Display): Finding[] {
   if (!isSpacerUnknown(display, array.spacer)) return []
-  return [{
-    ...about(array), severity: 'caution', code: 'spacer-seat-not-known',
-    message: words`Where the spacer of ${display.name} sits is not known: in its recess, or across it. The screw is the shorter of the two: a screw ${display.vesa.recess ?? 0} too long breaks the panel.`,
-    remedy: words`Look at the back of the display, and enter it in the catalogue.`,
-  }]
+  return [
+    {
+      ...about(array),
+      severity: 'caution',
+      code: 'spacer-seat-not-known',
+      message: words`Where the spacer of ${display.name} sits is not known: in its recess, or across it. The screw is
+        the shorter of the two: a screw ${display.vesa.recess ?? 0} too long breaks the panel.`,
+      remedy: words`Look at the back of the display, and enter it in the catalogue.`,
+    },
+  ]
 }
 
 /** Findings about the screws into a display. */
@@ -300,9 +316,11 @@ export function screwFindings(array: ScreenArray, { screw }: Fixing, display: st
         code: `display-screw-${fault.kind}`,
         message:
           fault.kind === 'too-long'
-            ? words`A ${array.screw!} screw is ${fault.by} too long for ${display}: it damages the parts behind the insert.`
+            ? words`A ${array.screw!} screw is ${fault.by} too long for ${display}: it damages the parts behind the
+              insert.`
             : words`A ${array.screw!} screw is ${fault.by} too short for ${display}: the thread strips.`,
-        remedy: words`Use a length of ${screw.range.shortest.value} to ${screw.range.longest.value}, or change the washers or spacer under the head.`,
+        remedy: words`Use a length of ${screw.range.shortest.value} to ${screw.range.longest.value}, or change the
+          washers or spacer under the head.`,
       },
     ]
   }

@@ -3,6 +3,7 @@ import type { LoadCase } from './cases'
 import type { ScrewChoice } from './displayScrew'
 import type { Drive } from './drive'
 import type { Bearer } from './strength'
+import type { WireUse } from './wire'
 
 /** One load case of a pair of display and mount, on the fastener that bears it worst. */
 export interface FixingCase {
@@ -34,4 +35,6 @@ export interface Fixing {
   drive?: Drive
   /** How far the rail that the plates stand on is bent, where they do. */
   rail?: { figure: Figure, utilisation?: number }
+  /** What a fall loads its safety wire with, where the mount gives its figures. */
+  wire?: WireUse
 }

@@ -216,7 +216,8 @@ export function groupFigures(
 /** What wind adds to the tension of a fastener. */
 function windSteps({ out }: PlateLoad, lean: number, wind: number): Step[] {
   if (out === 0) return []
-  const share = words`its share of the wind load ${quantity(Math.abs(out), 'N')} ${out > 0 ? 'away from' : 'towards'} the wall`
+  const share = words`its share of the wind load
+    ${quantity(Math.abs(out), 'N')} ${out > 0 ? 'away from' : 'towards'} the wall`
   return [{
     label: 'Tension with wind',
     expression: words`${quantity(lean, 'N')} + ${share}, ${quantity(wind, 'N')}`,
@@ -239,7 +240,8 @@ function tippingTexts({ pulls, push }: PlateLoad, { centre, foot }: Held): Text[
     ...pulls.map(({ what, down, arm }) => words`${what} ${quantity(down, 'N')} × ${quantity(arm, 'mm')} from the wall`),
     ...(push && push.out > 0
       ? [
-          words`hand ${quantity(push.out, 'N')} outwards × ${quantity(centre.y + push.up - foot, 'mm')} above the bottom edge`,
+          words`hand ${quantity(push.out, 'N')} outwards × ${quantity(centre.y + push.up - foot, 'mm')} above the
+            bottom edge`,
         ]
       : []),
   ]
@@ -263,7 +265,8 @@ function prisingSteps(load: PlateLoad, places: Point[], held: Held, index: numbe
     },
     {
       label: 'Tension with prising',
-      expression: words`${quantity(lean, 'N')} + moment × ${quantity(lever, 'mm')} from that edge ÷ Σb², ${quantity(prised, 'N')}`,
+      expression: words`${quantity(lean, 'N')} + moment × ${quantity(lever, 'mm')} from that edge ÷ Σb²,
+        ${quantity(prised, 'N')}`,
       value: lean + prised,
       unit: 'N',
     },
@@ -292,11 +295,13 @@ function turningSteps(
   const levers = [
     ...pulls.map(
       ({ what, down, aside }) =>
-        words`${what} ${quantity(down, 'N')} × ${quantity(held.centre.x + aside - sums.middle.x, 'mm')} from the centre of the fasteners`,
+        words`${what} ${quantity(down, 'N')} × ${quantity(held.centre.x + aside - sums.middle.x, 'mm')} from the
+          centre of the fasteners`,
     ),
     ...(side !== 0
       ? [
-          words`hand ${quantity(side, 'N')} sideways × ${quantity(held.centre.y + push!.up - sums.middle.y, 'mm')} above it`,
+          words`hand ${quantity(side, 'N')} sideways ×
+            ${quantity(held.centre.y + push!.up - sums.middle.y, 'mm')} above it`,
         ]
       : []),
   ]
@@ -310,7 +315,8 @@ function turningSteps(
     },
     {
       label: 'Horizontal',
-      expression: words`${side !== 0 ? 'even share + ' : ''}moment × ${quantity(place.y - sums.middle.y, 'mm')} above their centre ÷ Σr² ${quantity(sums.squares, 'mm²')}`,
+      expression: words`${side !== 0 ? 'even share + ' : ''}moment × ${quantity(place.y - sums.middle.y, 'mm')} above
+        their centre ÷ Σr² ${quantity(sums.squares, 'mm²')}`,
       value: across,
       unit: 'N',
     },
@@ -322,7 +328,8 @@ function turningSteps(
     },
     {
       label: 'Shear',
-      expression: words`√((${quantity(even, 'N')} + ${quantity(down - even, 'N')})² + (${quantity(across, 'N')})²), at ${angle.toFixed(0)}° to the vertical`,
+      expression: words`√((${quantity(even, 'N')} + ${quantity(down - even, 'N')})² + (${quantity(across, 'N')})²),
+        at ${angle.toFixed(0)}° to the vertical`,
       value: shear,
       unit: 'N',
     },

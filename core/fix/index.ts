@@ -18,6 +18,7 @@ import { railUse } from './rail'
 import { seatFindings } from './seat'
 import { strengthOf, type Bearer } from './strength'
 import { surroundingsIn } from './surroundings'
+import { wireFindings, wireUse } from './wire'
 
 export * from '../fastening'
 export * from './cases'
@@ -29,6 +30,7 @@ export * from './strength'
 export * from './surroundings'
 export * from './testPull'
 export * from './wind'
+export { wireForce, type WireUse } from './wire'
 export { bearerOf }
 export type { Fixing, FixingCase } from './fixing'
 export type { Drive } from './drive'
@@ -64,25 +66,61 @@ function casesOf(judgements: Judgement[]): FixingCase[] {
       if (!before || (judged.utilisation ?? Infinity) > (before.utilisation ?? Infinity)) worst.set(judged.case, judged)
     }
   }
-  return [...worst.values()].sort((a, b) => (b.utilisation ?? 0) - (a.utilisation ?? 0))
-    .map(({ case: name, hole, told, utilisation, figures }): FixingCase => ({ case: name, hole, name: told, ...figures(), ...utilisation !== undefined && { utilisation } }))
+  return [...worst.values()]
+    .sort((a, b) => (b.utilisation ?? 0) - (a.utilisation ?? 0))
+    .map(({ case: name, hole, told, utilisation, figures }): FixingCase => ({
+      case: name,
+      hole,
+      name: told,
+      ...figures(),
+      ...(utilisation !== undefined && { utilisation }),
+    }))
 }
 
-function fixPair(array: ScreenArray, wall: Wall, fastener: Fastener | undefined, { display, mount, positions }: Pair, judgements: Judgement[], judging: Judging, { catalogue, site }: PlanContext): Fixing {
+function fixPair(
+  array: ScreenArray,
+  wall: Wall,
+  fastener: Fastener | undefined,
+  { display, mount, positions }: Pair,
+  judgements: Judgement[],
+  judging: Judging,
+  { catalogue, site }: PlanContext,
+): Fixing {
   const { bearer, carrier, strips } = judging
   const kit = catalogue.screwKits?.find(({ thread }) => thread === display.vesa.thread)
   const mine = judgements.filter(({ position }) => positions.includes(position))
+  const wire = wireUse(judging, { display, mount, positions })
   return {
-    display: display.id, mount: mount.id, count: positions.length, waiting: positions.length - mine.length, bearer: bearer(mount), standOff: carrier?.thickness ?? 0,
+    display: display.id,
+    mount: mount.id,
+    count: positions.length,
+    waiting: positions.length - mine.length,
+    bearer: bearer(mount),
+    standOff: carrier?.thickness ?? 0,
     cases: casesOf(mine),
     screw: chooseScrew(display, mount.bracket, kit, array.spacer),
-    ...fastener && { drive: driveOf(fastener, wall, bearer(mount), site?.units) },
-    ...carrier?.kind === 'rail' && mine.length > 0 && { rail: railUse(carrier, strips, mine.flatMap(({ bolts }) => bolts)) },
+    ...(fastener && { drive: driveOf(fastener, wall, bearer(mount), site?.units) }),
+    ...(carrier?.kind === 'rail'
+      && mine.length > 0 && {
+      rail: railUse(
+        carrier,
+        strips,
+        mine.flatMap(({ bolts }) => bolts),
+      ),
+    }),
+    ...(wire && { wire }),
   }
 }
 
 /** Why a fastener's strength is not known, in any hole of the array. */
-function whyUnknown(fastener: Fastener, wall: Wall, judging: Judging, mount: Mount, rules: PlanContext['rules'], positions: Position[]): Text | undefined {
+function whyUnknown(
+  fastener: Fastener,
+  wall: Wall,
+  judging: Judging,
+  mount: Mount,
+  rules: PlanContext['rules'],
+  positions: Position[],
+): Text | undefined {
   const holes = positions.flatMap(({ holes = [] }) => holes)
   for (const around of isFramed(wall) || holes.length === 0 ? [undefined] : holes.map(judging.around)) {
     const known = strengthOf(fastener, wall, judging.bearer(mount), rules, false, around)
@@ -120,6 +158,7 @@ export function fix(array: ScreenArray, positions: Position[], document: Wall, c
       ...partFindings(judging, pairs),
       ...fastener ? seatFindings(judging, fastener, positions, pairs.map(({ mount }) => mount)) : [],
       ...loadedEdgeFindings(array, judgements),
+      ...wireFindings(judging, pairs),
       ...fixings.flatMap((fixing, n) => [
         ...fastener ? useFindings(array, fixing, fastener, pairs[n]!.mount, whyUnknown(fastener, wall, judging, pairs[n]!.mount, context.rules, pairs[n]!.positions)) : [],
         ...carriedFindings(array, fixing, carrier, judgements.filter(({ position }) => pairs[n]!.positions.includes(position)).flatMap(({ bolts }) => bolts)),

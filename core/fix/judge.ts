@@ -1,7 +1,7 @@
 import { memoize } from '../memo'
 import type { Carrier, Display, Fastener, Mount, Rules, ScreenArray, Wall } from '../job'
 import type { Surroundings } from '../fastening'
-import type { Hole, Position, Strip } from '../mount'
+import { plateHoles, type Hole, type Position, type Strip } from '../mount'
 import { isFramed, type Member } from '../survey'
 import type { Figure } from '../units'
 import { supportLoads, type BoltLoad } from './carried'
@@ -194,7 +194,7 @@ function loadPlates(
     )
     const alike = new Map<string, Loaded[] | Unheld>()
     for (const position of positions) {
-      const places = (carrier ? position.bolts : position.holes) ?? []
+      const places = (carrier ? position.bolts : plateHoles(position)) ?? []
       if (!position.plate?.held || places.length === 0) continue
       const held = heldBy(
         position,
@@ -268,7 +268,7 @@ function judgeCarried(plates: LoadedPlate[], { wall, fastener, rules, carrier, s
   const boltsOf = ({ places, loaded }: LoadedPlate, n: number) =>
     places.map(({ x, y, row }, index): BoltLoad => ({ x, y, row, ...loaded[n]!.each[index]! }))
   return [...rows].flatMap(([number, row]) => {
-    const holes = row.flatMap(({ position }) => (position.holes ?? []).map(hole => ({ position, hole })))
+    const holes = row.flatMap(({ position }) => plateHoles(position).map(hole => ({ position, hole })))
     const at = (member: number, y: number) =>
       holes.find(({ hole }) => hole.member === member && Math.abs(hole.y - y) < 1e-6)
     const rowStrips = strips.filter(strip => strip.row === number)

@@ -20,7 +20,14 @@ const ACROSS = 45
 const SLIGHT = 0.1
 
 /** The fasteners of a group that a case pushes across the grain towards an edge nearer than four diameters. */
-export function loadedEdges(name: LoadCase, each: FastenerLoad[], places: Hole[], fastener: Fastener | undefined, members: Member[], strength: Strength | undefined): LoadedEdge[] {
+export function loadedEdges(
+  name: LoadCase,
+  each: FastenerLoad[],
+  places: Hole[],
+  fastener: Fastener | undefined,
+  members: Member[],
+  strength: Strength | undefined,
+): LoadedEdge[] {
   if (!fastener || !isWoodScrew(fastener) || !strength) return []
   const least = WOOD_DIAMETERS.loadedEdge * fastener.diameter
   return each.flatMap((load, n) => {

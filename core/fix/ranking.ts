@@ -1,7 +1,7 @@
 import type { Finding } from '../finding'
-import type { Fastener, PlanContext, ScreenArray, Wall } from '../job'
+import { choiceName, type Fastener, type PlanContext, type ScreenArray, type Wall } from '../job'
 import type { Position, Strip } from '../mount'
-import type { Member } from '../survey'
+import { wallFor, type Member } from '../survey'
 import { textToString, type UnitSystem } from '../units'
 import { fix, type LoadCase } from './index'
 import { MUCH } from './findings'
@@ -10,9 +10,24 @@ import { MUCH } from './findings'
  * How a fastener would do in an array: how far it is used at most, what stops it, whether there are
  * enough in stock, where that is known, and whether the site uses it already.
  */
-export interface Ranked { fastener: Fastener, utilisation?: number, stop?: string, inStock?: boolean, onSite: boolean, cases: { case: LoadCase, utilisation: number }[] }
+export interface Ranked {
+  fastener: Fastener
+  utilisation?: number
+  stop?: string
+  inStock?: boolean
+  onSite: boolean
+  cases: { case: LoadCase, utilisation: number }[]
+}
 
 const worse = (a: Ranked, b: Ranked, is: (ranked: Ranked) => boolean) => Number(is(a)) - Number(is(b))
+
+/** A fastener for something else than the plates were placed on: what it would do is known once it is chosen. */
+const elsewhere = (fastener: Fastener, onSite: string[]): Ranked => ({
+  fastener,
+  cases: [],
+  stop: `It goes into the ${choiceName(fastener.base)}: choosing it places the plates anew.`,
+  onSite: onSite.includes(fastener.id),
+})
 
 /**
  * Fasteners from the one that would do best: those that nothing stops first; of these those not much
@@ -29,7 +44,11 @@ export function rankFasteners(fasteners: Fastener[], array: ScreenArray, positio
   // What is said of the array without any fastener is no fault of one.
   const { fastener: _, ...bare } = array
   const anyway = new Set(fix(bare, positions, wall, job, { strips, members }).findings.map(told))
+  const groundOf = (fastener: Fastener | undefined) => wallFor(wall, fastener?.base).structure.kind
+  const placed = groundOf(job.catalogue.fasteners.find(({ id }) => id === array.fastener))
   return fasteners.map((fastener): Ranked => {
+    // Holes that were placed for a backing say nothing of studs, and the other way round.
+    if (groundOf(fastener) !== placed) return elsewhere(fastener, onSite)
     const { fixings, findings } = fixedBy({ fastener: fastener.id }, { ...job.catalogue, fasteners: [fastener] })
     // Of unlike pairs the one that is used most is reported.
     const used = fixings.map(({ cases }) => cases.flatMap(load => load.utilisation === undefined ? [] : [{ case: load.case, utilisation: load.utilisation }]))

@@ -34,9 +34,24 @@ function finishFindings(about: About, name: string, { finish }: Fastener, wall: 
   const outside = isInWind(wall)
   if (!outside && !wall.wet) return []
   if (finish && LASTING.includes(finish)) return []
-  return [finish === undefined
-    ? { ...about, severity: 'stop', code: 'finish-not-known' as const, message: words`This wall is ${outside ? 'outside' : 'wet'}, and the finish of ${name} is not known.`, remedy: words`Enter the finish in the catalogue; stainless, galvanised or coated fasteners are suitable here.` }
-    : { ...about, severity: 'stop', code: 'fastener-corrodes' as const, message: words`This wall is ${outside ? 'outside' : 'wet'}, and ${name} is ${finish}: it corrodes here.`, remedy: words`Use a stainless, galvanised or coated fastener.` }]
+  return [
+    finish === undefined
+      ? {
+          ...about,
+          severity: 'stop',
+          code: 'finish-not-known' as const,
+          message: words`This wall is ${outside ? 'outside' : 'wet'}, and the finish of ${name} is not known.`,
+          remedy: words`Enter the finish in the catalogue; stainless, galvanised or coated fasteners are suitable
+            here.`,
+        }
+      : {
+          ...about,
+          severity: 'stop',
+          code: 'fastener-corrodes' as const,
+          message: words`This wall is ${outside ? 'outside' : 'wet'}, and ${name} is ${finish}: it corrodes here.`,
+          remedy: words`Use a stainless, galvanised or coated fastener.`,
+        },
+  ]
 }
 
 /** Whether a screw reaches far enough into the wood, and not through it. */
@@ -44,15 +59,35 @@ function woodFindings(about: About, name: string, screw: Fastener, wall: Wall, b
   if (screw.thread === undefined) return []
   const stop = { ...about, severity: 'stop' as const }
   const { memberDepth } = wall.structure
-  const joint = { plate: bearer?.thickness ?? 0, covering: coveringOf(wall), ...memberDepth !== undefined && { depth: memberDepth } }
+  const joint = {
+    plate: bearer?.thickness ?? 0,
+    covering: coveringOf(wall),
+    ...(memberDepth !== undefined && { depth: memberDepth }),
+  }
   const over = joint.plate + joint.covering
   const through = memberDepth === undefined ? 0 : screw.length - over - memberDepth
-  if (through > 1e-9) return [{ ...stop, code: 'fastener-through-member' as const, message: words`${name} comes ${through} through the back of the stud, which is ${memberDepth!} deep.`, remedy: words`Use a shorter screw.` }]
+  if (through > 1e-9)
+    return [
+      {
+        ...stop,
+        code: 'fastener-through-member' as const,
+        message: words`${name} comes ${through} through the back of the stud, which is ${memberDepth!} deep.`,
+        remedy: words`Use a shorter screw.`,
+      },
+    ]
   const { of, diameters, rule } = fastenerKindOf(screw).wood!.seat
   const inWood = of === 'thread' ? threadInWood(screw, joint) : penetration(screw, joint)
   const least = diameters * screw.diameter
   return inWood < least - 1e-9
-    ? [{ ...stop, code: 'penetration-too-small' as const, message: words`${name} has ${inWood} ${of === 'thread' ? 'of thread ' : ''}in the wood, tip excluded; the minimum is ${least}, ${rule}.`, remedy: words`Use a longer screw.` }]
+    ? [
+        {
+          ...stop,
+          code: 'penetration-too-small' as const,
+          message: words`${name} has ${inWood} ${of === 'thread' ? 'of thread ' : ''}in the wood, tip excluded; the
+            minimum is ${least}, ${rule}.`,
+          remedy: words`Use a longer screw.`,
+        },
+      ]
     : []
 }
 
@@ -96,24 +131,73 @@ function anchorFindings(about: About, name: string, anchor: Fastener, { structur
 
 /** Some holes by name: the first few, and how many more. */
 function namesOf(names: string[]): string {
-  return names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(', ').replace(/, ([^,]*)$/, ' and $1')
+  return names.length > 3
+    ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`
+    : names.join(', ').replace(/, ([^,]*)$/, ' and $1')
 }
 
 interface Placed { name: string, x: number, y: number, piece: number, ply: number }
 
 /** Whether anchors keep the least distance from edges and from one another. */
-function anchorDistanceFindings(about: About, name: string, { edgeDistance, minSpacing }: Fastener, holes: Placed[], { around }: Judging): Finding[] {
+function anchorDistanceFindings(
+  about: About,
+  name: string,
+  { edgeDistance, minSpacing }: Fastener,
+  holes: Placed[],
+  { around }: Judging,
+): Finding[] {
   const near = holes.map(hole => ({ hole, ...around(hole) }))
-  const atEdge = near.flatMap(({ hole, edges }) => edges.filter(({ distance }) => edgeDistance !== undefined && distance < edgeDistance - 1e-9).map(edge => ({ hole, edge })))
-  const together = near.flatMap(({ hole, neighbours }) => neighbours.filter(({ distance }) => minSpacing !== undefined && distance < minSpacing - 1e-9).map(({ distance }) => ({ hole, distance })))
+  const atEdge = near.flatMap(({ hole, edges }) =>
+    edges
+      .filter(({ distance }) => edgeDistance !== undefined && distance < edgeDistance - 1e-9)
+      .map(edge => ({ hole, edge })),
+  )
+  const together = near.flatMap(({ hole, neighbours }) =>
+    neighbours
+      .filter(({ distance }) => minSpacing !== undefined && distance < minSpacing - 1e-9)
+      .map(({ distance }) => ({ hole, distance })),
+  )
   return [
-    ...atEdge.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'edge-too-near' as const, facts: [atEdge.length], message: words`${namesOf([...new Set(atEdge.map(({ hole }) => hole.name))])}: ${Math.min(...atEdge.map(({ edge }) => edge.distance))} from ${atEdge[0]!.edge.name}; ${name} requires at least ${edgeDistance!}.`, remedy: words`Move the array, or use an anchor with a smaller minimum edge distance.` }] : [],
-    ...together.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'spacing-too-near' as const, facts: [together.length], message: words`${namesOf([...new Set(together.map(({ hole }) => hole.name))])}: ${Math.min(...together.map(({ distance }) => distance))} apart; ${name} requires at least ${minSpacing!}.`, remedy: words`Move one hole within its slot, or use an anchor with a smaller minimum spacing.` }] : [],
+    ...(atEdge.length > 0
+      ? [
+          {
+            ...about,
+            severity: 'stop' as const,
+            code: 'edge-too-near' as const,
+            facts: [atEdge.length],
+            message: words`${namesOf([...new Set(atEdge.map(({ hole }) => hole.name))])}:
+              ${Math.min(...atEdge.map(({ edge }) => edge.distance))} from ${atEdge[0]!.edge.name}; ${name} requires
+              at least ${edgeDistance!}.`,
+            remedy: words`Move the array, or use an anchor with a smaller minimum edge distance.`,
+          },
+        ]
+      : []),
+    ...(together.length > 0
+      ? [
+          {
+            ...about,
+            severity: 'stop' as const,
+            code: 'spacing-too-near' as const,
+            facts: [together.length],
+            message: words`${namesOf([...new Set(together.map(({ hole }) => hole.name))])}:
+              ${Math.min(...together.map(({ distance }) => distance))} apart; ${name} requires at least
+              ${minSpacing!}.`,
+            remedy: words`Move one hole within its slot, or use an anchor with a smaller minimum spacing.`,
+          },
+        ]
+      : []),
   ]
 }
 
 /** Whether screws in one piece of wood keep four diameters from one another, and seven from the piece's end. */
-function woodDistanceFindings(about: About, name: string, { diameter }: Fastener, holes: Placed[], wall: Wall, endsOf: (hole: Placed) => number): Finding[] {
+function woodDistanceFindings(
+  about: About,
+  name: string,
+  { diameter }: Fastener,
+  holes: Placed[],
+  wall: Wall,
+  endsOf: (hole: Placed) => number,
+): Finding[] {
   const [spacing, end] = [WOOD_DIAMETERS.spacing * diameter, WOOD_DIAMETERS.end * diameter]
   const sorted = [...holes].sort((a, b) => a.x - b.x)
   const near = sorted.flatMap((hole, n) => {
@@ -121,14 +205,41 @@ function woodDistanceFindings(about: About, name: string, { diameter }: Fastener
     for (let next = n + 1; next < sorted.length && sorted[next]!.x - hole.x < spacing; next++) {
       const other = sorted[next]!
       const apart = Math.hypot(other.x - hole.x, other.y - hole.y)
-      if (other.piece === hole.piece && other.ply === hole.ply && apart < spacing - 1e-6) found.push({ names: [hole.name, other.name], apart })
+      if (other.piece === hole.piece && other.ply === hole.ply && apart < spacing - 1e-6)
+        found.push({ names: [hole.name, other.name], apart })
     }
     return found
   })
   const atEnd = holes.map(hole => ({ hole, away: endsOf(hole) })).filter(({ away }) => away < end - 1e-9)
   return [
-    ...near.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'fasteners-too-near' as const, facts: [near.length], message: words`${namesOf([...new Set(near.flatMap(({ names }) => names))])} are ${Math.min(...near.map(({ apart }) => apart))} apart in one piece of wood; ${name} requires ${spacing}, four diameters (NDS table 12.5.1B).`, remedy: words`Shift one of the plates, or move a hole within its slot.` }] : [],
-    ...atEnd.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'end-too-near' as const, facts: [atEnd.length], message: words`${namesOf(atEnd.map(({ hole }) => hole.name))}: ${Math.min(...atEnd.map(({ away }) => away))} from the end of the stud; ${name} requires ${end}, seven diameters (NDS table 12.5.1B).`, remedy: words`Move the plate up or down the stud.` }] : [],
+    ...(near.length > 0
+      ? [
+          {
+            ...about,
+            severity: 'stop' as const,
+            code: 'fasteners-too-near' as const,
+            facts: [near.length],
+            message: words`${namesOf([...new Set(near.flatMap(({ names }) => names))])} are
+              ${Math.min(...near.map(({ apart }) => apart))} apart in one piece of wood; ${name} requires ${spacing},
+              four diameters (NDS table 12.5.1B).`,
+            remedy: words`Shift one of the plates, or move a hole within its slot.`,
+          },
+        ]
+      : []),
+    ...(atEnd.length > 0
+      ? [
+          {
+            ...about,
+            severity: 'stop' as const,
+            code: 'end-too-near' as const,
+            facts: [atEnd.length],
+            message: words`${namesOf(atEnd.map(({ hole }) => hole.name))}:
+              ${Math.min(...atEnd.map(({ away }) => away))} from the end of the stud; ${name} requires ${end}, seven
+              diameters (NDS table 12.5.1B).`,
+            remedy: words`Move the plate up or down the stud.`,
+          },
+        ]
+      : []),
   ]
 }
 

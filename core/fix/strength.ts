@@ -140,7 +140,8 @@ function sheetStrength(screw: Fastener, wall: Wall): Known {
   const covering = coveringOf(wall)
   if (covering > 0)
     return unknown(
-      words`the AISI equations are for steel sheets in contact, and ${covering} of covering is in between; use toggles or blocking, rated by their maker`,
+      words`the AISI equations are for steel sheets in contact, and ${covering} of covering is in between; use
+        toggles or blocking, rated by their maker`,
     )
   const [tension, shear] = [pullOut(screw, wall.structure), sheetShear(screw, wall.structure)]
   return {
@@ -178,7 +179,8 @@ function makersStrength(anchor: Fastener, wall: Wall, bearer?: Bearer, around?: 
   const stand = standOf(anchor, wall, bearer)
   if (stand && !bendsKnown(anchor)) {
     return unknown(
-      words`it stands off its base by ${stand.standOff}, and how far its steel may be bent is not known; enter its steel, or put packers or spacer sleeves under each fastener`,
+      words`it stands off its base by ${stand.standOff}, and how far its steel may be bent is not known; enter its
+        steel, or put packers or spacer sleeves under each fastener`,
     )
   }
   // What pulls on an anchor takes of what bends it.
@@ -222,7 +224,8 @@ export function strengthOf(
     return rule === 'counted'
       ? makersStrength(fastener, wall)
       : unknown(
-          words`by the house rule a hollow-wall anchor ${rule === 'never' ? 'is never used' : 'is only a supplement and carries no load in the calculation'}`,
+          words`by the house rule a hollow-wall anchor
+            ${rule === 'never' ? 'is never used' : 'is only a supplement and carries no load in the calculation'}`,
         )
   }
   if (isSheet(wall.structure.kind) && isWoodScrew(fastener))

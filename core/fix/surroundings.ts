@@ -6,11 +6,22 @@ import type { Wall } from '../job'
 const OPENINGS = ['door', 'window', 'opening']
 
 /** How far a place is from every edge of the base: the wall's sides and top, and openings in it; mm. */
-export function edgesAround({ x, y }: Point, { width, height, features = [] }: Pick<Wall, 'width' | 'height' | 'features'>): Surroundings['edges'] {
-  const openings = features.filter(({ kind }) => OPENINGS.includes(kind)).map(o => ({
-    name: `the ${o.kind}`, distance: Math.hypot(Math.max(o.x - x, 0, x - o.x - o.width), Math.max(o.y - y, 0, y - o.y - o.height)),
-  }))
-  return [{ name: 'the left edge', distance: x }, { name: 'the right edge', distance: width - x }, { name: 'the top edge', distance: height - y }, ...openings]
+export function edgesAround(
+  { x, y }: Point,
+  { width, height, features = [] }: Pick<Wall, 'width' | 'height' | 'features'>,
+): Surroundings['edges'] {
+  const openings = features
+    .filter(({ kind }) => OPENINGS.includes(kind))
+    .map(o => ({
+      name: `the ${o.kind}`,
+      distance: Math.hypot(Math.max(o.x - x, 0, x - o.x - o.width), Math.max(o.y - y, 0, y - o.y - o.height)),
+    }))
+  return [
+    { name: 'the left edge', distance: x },
+    { name: 'the right edge', distance: width - x },
+    { name: 'the top edge', distance: height - y },
+    ...openings,
+  ]
 }
 
 /** So far away an anchor is nobody's neighbour, mm. */

@@ -17,35 +17,93 @@ const cases = readFileSync(new URL('../../docs/calculations/fastening.md', impor
   .map((line) => {
     const [, no, what, figures, result] = line.split('|').map(cell => cell.trim())
     const [shown] = result!.split(' ')
-    return { no, what: what!, figures: figures!, shown: shown!, given: Object.fromEntries(figures!.split(' ').map(figure => figure.split('='))) as Record<string, string> }
+    return {
+      no,
+      what: what!,
+      figures: figures!,
+      shown: shown!,
+      given: Object.fromEntries(figures!.split(' ').map(figure => figure.split('='))) as Record<string, string>,
+    }
   })
 
 type Given = Record<string, number>
-const screw = (kind: string, given: Given): Fastener => ({ id: 'l', kind, base: 'wood-stud', diameter: given.D!, root: given.root, yield: given.yield, length: given.length ?? 120, thread: given.thread })
+const screw = (kind: string, given: Given): Fastener => ({
+  id: 'l',
+  kind,
+  base: 'wood-stud',
+  diameter: given.D!,
+  root: given.root,
+  yield: given.yield,
+  length: given.length ?? 120,
+  thread: given.thread,
+})
 const joint = (given: Given) => ({
-  gravity: given.G!, plate: given.plate ?? 2.5, board: given.board === 1, covering: given.gap ?? 0, duration: given.duration ?? 1, wet: given.wet === 1, ...given.bearing && { plateBearing: given.bearing },
+  gravity: given.G!,
+  plate: given.plate ?? 2.5,
+  board: given.board === 1,
+  covering: given.gap ?? 0,
+  duration: given.duration ?? 1,
+  wet: given.wet === 1,
+  ...(given.bearing && { plateBearing: given.bearing }),
 })
 const withdrawn = (kind: string) => (given: Given) => withdrawal(screw(kind, given), joint(given), given.thread)
-const sheared = (kind: string) => (given: Given) => lateralStrength(screw(kind, given), joint(given), given.angle ?? 0, given.thread)!
+const sheared = (kind: string) => (given: Given) =>
+  lateralStrength(screw(kind, given), joint(given), given.angle ?? 0, given.thread)!
 
-const placesOf = (at: string) => at.split(';').map(place => place.split(',').map(Number)).map(([x, y]) => ({ x: x!, y: y! }))
-const held = ({ centre = 0, rise = 0 }: Given) => ({ centre: { x: centre, y: rise }, foot: 0, top: 520, left: -300, right: 300 })
+const placesOf = (at: string) =>
+  at
+    .split(';')
+    .map(place => place.split(',').map(Number))
+    .map(([x, y]) => ({ x: x!, y: y! }))
+const held = ({ centre = 0, rise = 0 }: Given) => ({
+  centre: { x: centre, y: rise },
+  foot: 0,
+  top: 520,
+  left: -300,
+  right: 300,
+})
 function loadsOn(load: PlateLoad, given: Given, at: string) {
   const loads = groupLoads(load, placesOf(at), held(given))
   if (typeof loads === 'string') throw new Error(loads)
   return loads
 }
-const loadOf = ({ mass, arm, hand, face, aside = 0 }: Given): PlateLoad => ({ case: 'stowed', out: 0, pulls: [
-  { what: 'weight', down: mass! * 9.80665, arm: arm!, aside }, ...hand ? [{ what: 'hand' as const, down: hand, arm: face!, aside }] : [],
-] })
+const loadOf = ({ mass, arm, hand, face, aside = 0 }: Given): PlateLoad => ({
+  case: 'stowed',
+  out: 0,
+  pulls: [
+    { what: 'weight', down: mass! * 9.80665, arm: arm!, aside },
+    ...(hand ? [{ what: 'hand' as const, down: hand, arm: face!, aside }] : []),
+  ],
+})
 const most = (values: number[]) => Math.max(...values)
 
-const anchor: Fastener = { id: 'a', kind: 'wedge-anchor', base: 'concrete', diameter: 8, length: 80, embedment: 45, allowable: { tension: 1000, shear: 1000 } }
+const anchor: Fastener = {
+  id: 'a',
+  kind: 'wedge-anchor',
+  base: 'concrete',
+  diameter: 8,
+  length: 80,
+  embedment: 45,
+  allowable: { tension: 1000, shear: 1000 },
+}
 function crowded({ least, critical, atLeast }: Given, around: Surroundings) {
-  const known = crowdingOf({ ...anchor, edgeDistance: least, criticalEdge: critical, edgeFactor: atLeast, minSpacing: least, criticalSpacing: critical }, around)
+  const known = crowdingOf(
+    {
+      ...anchor,
+      edgeDistance: least,
+      criticalEdge: critical,
+      edgeFactor: atLeast,
+      minSpacing: least,
+      criticalSpacing: critical,
+    },
+    around,
+  )
   return known.known ? known.tension.factor : Number.NaN
 }
-const beside = (distance: number, ...sides: ('left' | 'right' | 'above' | 'below')[]): Surroundings => ({ edges: [], neighbours: sides.map(side => ({ side, distance })) })
+const beside = (distance: number, ...sides: ('left' | 'right' | 'above' | 'below')[]): Surroundings => ({
+  edges: [],
+  neighbours: sides.map(side => ({ side, distance })),
+})
 
 /** What a hand does at the worst point of a case, in every way that it can pull there. */
 function byHand(suffix: 'edge' | 'out' | 'side', given: Given, at: string, kind: Mount['kind'] = 'pull-out') {
@@ -80,7 +138,11 @@ const WORKED: Record<string, (given: Given, text: Record<string, string>) => num
   'group shear': (given, { at }) => most(loadsOn(loadOf(given), given, at!).map(load => shearOf(load).shear)),
   'group tension in wind': (given, { at }) => {
     const display = { ...d46, mass: given.mass!, width: given.width!, height: given.height!, depth: 0 }
-    const winds = plateLoads({ display, mount: { ...m1, mass: 0, depth: { stowed: given.arm!, service: given.arm! } }, wall: { windSpeed: given.speed } }).filter(one => one.case === 'wind')
+    const winds = plateLoads({
+      display,
+      mount: { ...m1, mass: 0, depth: { stowed: given.arm!, service: given.arm! } },
+      wall: { windSpeed: given.speed },
+    }).filter(one => one.case === 'wind')
     return most(winds.flatMap(wind => loadsOn(wind, given, at!).map(({ tension }) => tension)))
   },
   'hand at an edge, shear': (given, { at }) => most(shears(byHand('edge', given, at!))),
@@ -99,12 +161,34 @@ const WORKED: Record<string, (given: Given, text: Record<string, string>) => num
   'share left': ({ distance, least, critical, atLeast }) => shareLeft(distance!, least!, critical!, atLeast),
   'anchors 2 × 2': given => crowded(given, beside(given.spacing!, 'right', 'above')),
   'anchor between four': given => crowded(given, beside(given.spacing!, 'left', 'right', 'above', 'below')),
-  'anchor in a corner': given => crowded(given, { edges: [{ name: 'the left edge', distance: given.edge! }, { name: 'the top edge', distance: given.edge! }, { name: 'the right edge', distance: 5000 }], neighbours: [] }),
+  'anchor in a corner': given =>
+    crowded(given, {
+      edges: [
+        { name: 'the left edge', distance: given.edge! },
+        { name: 'the top edge', distance: given.edge! },
+        { name: 'the right edge', distance: 5000 },
+      ],
+      neighbours: [],
+    }),
   'hollow block, thinnest shell': thinnestBase,
-  'screw, shortest': ({ bracket, washers, spacer, recess, thread, insert }) => screwRange({ bracket: bracket!, washers: washers!, spacer: spacer!, recess: recess! }, thread!, insert!).shortest.value,
-  'screw, longest': ({ bracket, washers, spacer, recess, thread, insert }) => screwRange({ bracket: bracket!, washers: washers!, spacer: spacer!, recess: recess! }, thread!, insert!).longest.value,
-  'ply, usable': ({ width, plies, D, sd }) => zonesOf([{ centre: 1200, width: width!, sd: sd!, plies: plies! }], 1.5 * D!)[0]!.usable,
-  'lead bit': ({ D, G }, { units }) => pilotOf(screw('lag-screw', { D: D!, thread: 40 }), { structure: { kind: 'wood-stud', specificGravity: G! }, covering: [] } satisfies Pick<Wall, 'structure' | 'covering'>, 2.5, units as 'metric')!.bit,
+  'screw, shortest': ({ bracket, washers, spacer, recess, thread, insert }) =>
+    screwRange({ bracket: bracket!, washers: washers!, spacer: spacer!, recess: recess! }, thread!, insert!).shortest
+      .value,
+  'screw, longest': ({ bracket, washers, spacer, recess, thread, insert }) =>
+    screwRange({ bracket: bracket!, washers: washers!, spacer: spacer!, recess: recess! }, thread!, insert!).longest
+      .value,
+  'ply, usable': ({ width, plies, D, sd }) =>
+    zonesOf([{ centre: 1200, width: width!, sd: sd!, plies: plies! }], 1.5 * D!)[0]!.usable,
+  'lead bit': ({ D, G }, { units }) =>
+    pilotOf(
+      screw('lag-screw', { D: D!, thread: 40 }),
+      { structure: { kind: 'wood-stud', specificGravity: G! }, covering: [] } satisfies Pick<
+        Wall,
+        'structure' | 'covering'
+      >,
+      2.5,
+      units as 'metric',
+    )!.bit,
 }
 
 it('the table has every kind of case, and enough of them', () => {

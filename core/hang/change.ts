@@ -22,12 +22,21 @@ const SAME = 0.5
 interface Places { holes: Map<string, Point>, plates: Map<string, Point> }
 
 const placesOf = (arrays: ArrayPlan[]): Places => ({
-  holes: new Map(arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes.map(({ id, x, y }) => [id, { x, y }] as const)))),
-  plates: new Map(arrays.flatMap(({ positions }) => positions.flatMap(({ id, plate }) => plate ? [[id, plate.centre] as const] : []))),
+  holes: new Map(
+    arrays.flatMap(({ positions }) =>
+      positions.flatMap(({ holes = [] }) => holes.map(({ id, x, y }) => [id, { x, y }] as const)),
+    ),
+  ),
+  plates: new Map(
+    arrays.flatMap(({ positions }) =>
+      positions.flatMap(({ id, plate }) => (plate ? [[id, plate.centre] as const] : [])),
+    ),
+  ),
 })
 
 function between(before: Places, after: Places): Change {
-  const isElsewhere = (from: Point | undefined, to: Point): from is Point => from !== undefined && Math.hypot(to.x - from.x, to.y - from.y) > SAME
+  const isElsewhere = (from: Point | undefined, to: Point): from is Point =>
+    from !== undefined && Math.hypot(to.x - from.x, to.y - from.y) > SAME
   const marks = [...after.holes].flatMap(([hole, to]) => {
     const from = before.holes.get(hole)
     return isElsewhere(from, to) ? [{ hole, from, to }] : []
@@ -38,13 +47,15 @@ function between(before: Places, after: Places): Change {
       const from = before.plates.get(screen)
       return isElsewhere(from, to) ? [{ screen, dx: to.x - from.x, dy: to.y - from.y }] : []
     }),
-    added: [...after.holes.keys()].filter(id => !before.holes.has(id)), dropped: [...before.holes.keys()].filter(id => !after.holes.has(id)),
+    added: [...after.holes.keys()].filter(id => !before.holes.has(id)),
+    dropped: [...before.holes.keys()].filter(id => !after.holes.has(id)),
     sum: marks.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.y - from.y), 0),
   }
 }
 
 /** What changed between two plans of a wall. */
-export const changeBetween = (before: ArrayPlan[], after: ArrayPlan[]): Change => between(placesOf(before), placesOf(after))
+export const changeBetween = (before: ArrayPlan[], after: ArrayPlan[]): Change =>
+  between(placesOf(before), placesOf(after))
 
 /** What a plan has elsewhere than it was issued; a hole that is made moves no more, wherever it was issued. */
 export function changeFrom({ arrays }: Issued, after: ArrayPlan[]): Change {

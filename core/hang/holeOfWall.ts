@@ -8,7 +8,8 @@ import type { Wall } from '../job'
 export function isHoleOf({ arrays }: Wall, hole: string): boolean {
   return arrays.some((array) => {
     for (let row = 1; row <= array.rows; row++) {
-      for (let column = 1; column <= array.columns; column++) if (hole.startsWith(`${screenId(array, row, column)}-`)) return true
+      for (let column = 1; column <= array.columns; column++)
+        if (hole.startsWith(`${screenId(array, row, column)}-`)) return true
     }
     return false
   })

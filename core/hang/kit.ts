@@ -26,7 +26,14 @@ const spareOf = (count: number) => Math.ceil(count / 10)
 const SCREWS_EACH = 4
 
 /** What a kit is calculated of. */
-export interface KitOf { wall: Wall, arrays: ArrayPlan[], wiring: Wiring, hanging: HangingOrder[], catalogue: Catalogue, units: UnitSystem }
+export interface KitOf {
+  wall: Wall
+  arrays: ArrayPlan[]
+  wiring: Wiring
+  hanging: HangingOrder[]
+  catalogue: Catalogue
+  units: UnitSystem
+}
 
 /** Counts things by what tells them apart. */
 function counted<Item>(items: Item[], keyOf: (item: Item) => string): { item: Item, key: string, count: number }[] {
@@ -47,14 +54,30 @@ const placedIn = ({ wall, arrays }: KitOf): Placed[] => arrays.flatMap(({ id, po
 })
 
 function bits({ arrays, wiring, units }: KitOf): KitItem[] {
-  const holes = arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [], bolts = [] }) => [...holes, ...bolts])).filter(({ bit }) => bit !== undefined)
+  const holes = arrays
+    .flatMap(({ positions }) => positions.flatMap(({ holes = [], bolts = [] }) => [...holes, ...bolts]))
+    .filter(({ bit }) => bit !== undefined)
   const bored = wiring.works.bores.filter(({ diameter }) => Number.isFinite(diameter))
   return [
     ...counted(holes, ({ bit }) => String(bit)).map(({ item, count }): KitItem => {
       const deep = Math.max(...holes.filter(({ bit }) => bit === item.bit).map(({ depth = 0 }) => depth))
-      return { id: `bit-${item.bit}`, group: 'bits', name: words`Drill bit ${bitName(item.bit!, units)}`, count: 1, spare: 1, why: words`${String(count)} holes; deepest ${deep}: mark this depth on the bit.` }
+      return {
+        id: `bit-${item.bit}`,
+        group: 'bits',
+        name: words`Drill bit ${bitName(item.bit!, units)}`,
+        count: 1,
+        spare: 1,
+        why: words`${String(count)} holes; deepest ${deep}: mark this depth on the bit.`,
+      }
     }),
-    ...counted(bored, ({ diameter }) => String(diameter)).map(({ item, count }): KitItem => ({ id: `bore-${item.diameter}`, group: 'bits', name: words`Auger or hole saw ${bitName(item.diameter, units)}`, count: 1, spare: 0, why: words`${String(count)} cable holes.` })),
+    ...counted(bored, ({ diameter }) => String(diameter)).map(({ item, count }): KitItem => ({
+      id: `bore-${item.diameter}`,
+      group: 'bits',
+      name: words`Auger or hole saw ${bitName(item.diameter, units)}`,
+      count: 1,
+      spare: 0,
+      why: words`${String(count)} cable holes.`,
+    })),
   ]
 }
 
@@ -64,8 +87,22 @@ function fasteners(of: KitOf): KitItem[] {
   const bolts = placed.flatMap(({ position }) => position.bolts ?? [])
   const nameOf = (id: string) => of.catalogue.fasteners.find(each => each.id === id)?.name ?? id
   return [
-    ...counted(holes.filter(({ fastener }) => fastener), ({ fastener }) => fastener!).map(({ key, count }): KitItem => ({ isModel: true, id: `fastener-${key}`, group: 'fasteners', name: words`${nameOf(key)}, each with a washer`, count, spare: spareOf(count), why: words`One for each hole not drilled yet.` })),
-    ...counted(holes.filter(({ fastener }) => fastener), ({ fastener }) => String(of.catalogue.fasteners.find(({ id }) => id === fastener)?.diameter)).map(({ item, key }): KitItem => {
+    ...counted(
+      holes.filter(({ fastener }) => fastener),
+      ({ fastener }) => fastener!,
+    ).map(({ key, count }): KitItem => ({
+      isModel: true,
+      id: `fastener-${key}`,
+      group: 'fasteners',
+      name: words`${nameOf(key)}, each with a washer`,
+      count,
+      spare: spareOf(count),
+      why: words`One for each hole not drilled yet.`,
+    })),
+    ...counted(
+      holes.filter(({ fastener }) => fastener),
+      ({ fastener }) => String(of.catalogue.fasteners.find(({ id }) => id === fastener)?.diameter),
+    ).map(({ item, key }): KitItem => {
       const torque = of.catalogue.fasteners.find(({ id }) => id === item.fastener)?.torque
       return {
         id: `socket-${key}`,
@@ -79,7 +116,18 @@ function fasteners(of: KitOf): KitItem[] {
         why: words`To tighten the plates.`,
       }
     }),
-    ...bolts.length > 0 ? [{ id: 'bolts', group: 'fasteners' as const, name: words`Bolts from the rail or board maker, with washers and nuts`, count: bolts.length, spare: spareOf(bolts.length), why: words`Plates to rails or board.` }] : [],
+    ...(bolts.length > 0
+      ? [
+          {
+            id: 'bolts',
+            group: 'fasteners' as const,
+            name: words`Bolts from the rail or board maker, with washers and nuts`,
+            count: bolts.length,
+            spare: spareOf(bolts.length),
+            why: words`Plates to rails or board.`,
+          },
+        ]
+      : []),
     ...packers(of, placed),
     ...screws(of, placed),
   ]
@@ -97,7 +145,11 @@ function packers({ wall }: KitOf, placed: Placed[]): KitItem[] {
 
 /** Screws into the displays, with what goes under them. */
 function screws({ catalogue }: KitOf, placed: Placed[]): KitItem[] {
-  return counted(placed, ({ position, array }) => `${position.model} ${mountModels(array, catalogue)(position)?.id} ${array.screw ?? ''} ${array.spacer ?? 0}`).flatMap(({ item: { position, array }, key, count }): KitItem[] => {
+  return counted(
+    placed,
+    ({ position, array }) =>
+      `${position.model} ${mountModels(array, catalogue)(position)?.id} ${array.screw ?? ''} ${array.spacer ?? 0}`,
+  ).flatMap(({ item: { position, array }, key, count }): KitItem[] => {
     const display = catalogue.displays.find(({ id }) => id === position.model)
     const mount = mountModels(array, catalogue)(position)
     if (!display || !mount) return []
@@ -105,8 +157,25 @@ function screws({ catalogue }: KitOf, placed: Placed[]): KitItem[] {
     const choice = chooseScrew(display, mount.bracket, kit, array.spacer)
     const all = count * SCREWS_EACH
     const length = array.screw ?? (choice.fits ? choice.length : undefined)
-    const why = choice.fits ? words`Four per display, each with ${choice.stack.washers} of washers${choice.stack.spacer > 0 ? words` and a ${choice.stack.spacer} spacer` : []}.` : words`Four per display; ${choice.why}.`
-    return [{ id: `screws-${key.replaceAll(' ', '-')}`, group: 'fasteners', name: length === undefined ? words`Screws for ${display.name}, length not known` : words`M${String(display.vesa.thread)} screws, ${length} long, for ${display.name}`, count: all, spare: spareOf(all), why }]
+    const why = choice.fits
+      ? words`Four per display, each with ${choice.stack.washers} of washers${choice.stack.spacer > 0
+        ? words` and a
+        ${choice.stack.spacer} spacer`
+        : []}.`
+      : words`Four per display; ${choice.why}.`
+    return [
+      {
+        id: `screws-${key.replaceAll(' ', '-')}`,
+        group: 'fasteners',
+        name:
+          length === undefined
+            ? words`Screws for ${display.name}, length not known`
+            : words`M${String(display.vesa.thread)} screws, ${length} long, for ${display.name}`,
+        count: all,
+        spare: spareOf(all),
+        why,
+      },
+    ]
   })
 }
 
@@ -131,7 +200,8 @@ function largeParts(of: KitOf): KitItem[] {
     ).map(({ item, key, count }): KitItem => ({
       id: `strip-${key.replaceAll(' ', '-')}`,
       group: 'mounts',
-      name: words`${item.of === 'board' ? 'Board' : 'Rail'} ${item.rect.width} × ${item.rect.height}${item.thickness === undefined ? [] : words`, ${item.thickness} thick`}`,
+      name: words`${item.of === 'board' ? 'Board' : 'Rail'} ${item.rect.width} ×
+        ${item.rect.height}${item.thickness === undefined ? [] : words`, ${item.thickness} thick`}`,
       count,
       spare: 0,
       why: words`Cut to this length.`,
@@ -164,13 +234,42 @@ const access = (hanging: HangingOrder[]): KitItem[] => {
   const steps = hanging.flatMap(({ steps }) => steps)
   if (steps.length === 0) return []
   const people = Math.max(...steps.map(({ lifting }) => lifting.people))
-  const from = steps.some(({ lifting }) => lifting.from === 'tower') ? 'tower' : steps.some(({ lifting }) => lifting.from === 'platform') ? 'platform' : 'floor'
-  const item = (id: string, name: Text, count: number, why: Text): KitItem => ({ id, group: 'access', name, count, spare: 0, why })
+  const from = steps.some(({ lifting }) => lifting.from === 'tower')
+    ? 'tower'
+    : steps.some(({ lifting }) => lifting.from === 'platform')
+      ? 'platform'
+      : 'floor'
+  const item = (id: string, name: Text, count: number, why: Text): KitItem => ({
+    id,
+    group: 'access',
+    name,
+    count,
+    spare: 0,
+    why,
+  })
   return [
-    item('people', people === 1 ? words`One person for lifting` : words`${String(people)} people for lifting`, people, words`From the mass and height of the heaviest lift, or by the house rule.`),
-    ...from !== 'floor' ? [item(from, from === 'tower' ? words`Scaffold tower` : words`Work platform`, 1, from === 'tower' ? words`To reach edges above ${3500}.` : words`To reach edges above ${2000}.`)] : [item('steps', words`Stepladder`, 1, words`To sight along the level line.`)],
-    ...steps.some(({ lifting }) => lifting.aid) ? [item('lift-aid', words`Lifting aid`, 1, words`Too heavy for two people at that height.`)] : [],
-    ...steps.some(({ lifting }) => lifting.handling === 'face-down') ? [item('bench', words`Padded bench`, 1, words`To fit brackets with the display face down, as its maker allows.`)] : [],
+    item(
+      'people',
+      people === 1 ? words`One person for lifting` : words`${String(people)} people for lifting`,
+      people,
+      words`From the mass and height of the heaviest lift, or by the house rule.`,
+    ),
+    ...(from !== 'floor'
+      ? [
+          item(
+            from,
+            from === 'tower' ? words`Scaffold tower` : words`Work platform`,
+            1,
+            from === 'tower' ? words`To reach edges above ${3500}.` : words`To reach edges above ${2000}.`,
+          ),
+        ]
+      : [item('steps', words`Stepladder`, 1, words`To sight along the level line.`)]),
+    ...(steps.some(({ lifting }) => lifting.aid)
+      ? [item('lift-aid', words`Lifting aid`, 1, words`Too heavy for two people at that height.`)]
+      : []),
+    ...(steps.some(({ lifting }) => lifting.handling === 'face-down')
+      ? [item('bench', words`Padded bench`, 1, words`To fit brackets with the display face down, as its maker allows.`)]
+      : []),
   ]
 }
 
@@ -179,7 +278,11 @@ const standing = (arrays: ArrayPlan[]): KitItem[] => {
   return arrays.length === 0
     ? []
     : [
-        tool('tape', words`Tape measure checked against the survey tape`, words`Tapes differ, and all dimensions run from one datum.`),
+        tool(
+          'tape',
+          words`Tape measure checked against the survey tape`,
+          words`Tapes differ, and all dimensions run from one datum.`,
+        ),
         tool('level', words`Laser level or long spirit level`, words`For the level line and for checking the plates.`),
         tool('detector', words`Detector for live cables and pipes`, words`Use before every hole.`),
         tool('protection', words`Eye protection, dust mask, vacuum`, words`For everyone near the drill.`),
@@ -190,6 +293,15 @@ const standing = (arrays: ArrayPlan[]): KitItem[] => {
  * Everything that the work on a wall needs, calculated of its plan: what is made already asks for no fastener any more.
  */
 export function kitOf(of: KitOf): KitItem[] {
-  const items = [...standing(of.arrays), ...bits(of), ...fasteners(of), ...largeParts(of), ...cableParts(of), ...access(of.hanging)]
-  return items.map(item => ({ ...item, id: stepName({ kind: 'kit', id: item.id }) })).sort((a, b) => KIT_GROUPS.indexOf(a.group) - KIT_GROUPS.indexOf(b.group))
+  const items = [
+    ...standing(of.arrays),
+    ...bits(of),
+    ...fasteners(of),
+    ...largeParts(of),
+    ...cableParts(of),
+    ...access(of.hanging),
+  ]
+  return items
+    .map(item => ({ ...item, id: stepName({ kind: 'kit', id: item.id }) }))
+    .sort((a, b) => KIT_GROUPS.indexOf(a.group) - KIT_GROUPS.indexOf(b.group))
 }

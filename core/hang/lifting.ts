@@ -52,7 +52,11 @@ function shareAt(height: number): Figure {
  * // 21.5 kg with its middle at 1938: one may lift 16.1 kg so high
  * liftingOf(display, outer, {}).people // 2
  */
-export function liftingOf({ mass, handling: allowed }: Display, outer: Rect, { lifting = 'by-mass', handling = 'upright' }: Rules): Lifting {
+export function liftingOf(
+  { mass, handling: allowed }: Display,
+  outer: Rect,
+  { lifting = 'by-mass', handling = 'upright' }: Rules,
+): Lifting {
   const share = shareAt(outer.y + outer.height / 2)
   const byMass = Math.ceil(mass / share.value - 1e-9)
   const long = Math.max(outer.width, outer.height) > ARMS
@@ -61,9 +65,17 @@ export function liftingOf({ mass, handling: allowed }: Display, outer: Rect, { l
   const top = outer.y + outer.height
   const masses = words`${quantity(mass, 'kg')}; the limit for one person there is ${quantity(share.value, 'kg')}`
   return {
-    people, aid, share,
+    people,
+    aid,
+    share,
     from: top > TOWER ? 'tower' : top > PLATFORM ? 'platform' : 'floor',
     handling: handling === 'face-down' && allowed === 'face-down' ? 'face-down' : 'upright',
-    why: aid ? words`${masses}: use a lifting aid, with two people to guide it.` : people > byMass ? (long ? words`${masses}, but the display is too long for one person.` : words`${masses}; the house rule is two people for every lift.`) : words`${masses}.`,
+    why: aid
+      ? words`${masses}: use a lifting aid, with two people to guide it.`
+      : people > byMass
+        ? long
+          ? words`${masses}, but the display is too long for one person.`
+          : words`${masses}; the house rule is two people for every lift.`
+        : words`${masses}.`,
   }
 }

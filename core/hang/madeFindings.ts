@@ -1,13 +1,11 @@
 import type { Finding } from '../finding'
 import type { Point } from '../geometry'
-import type { Structure } from '../job'
+import { choiceName, type Base } from '../job'
 import { isAt, type AsBuilt, type MadeHole } from '../log'
 import type { ArrayPlan } from '../mount'
 import { words, type Text } from '../units'
 import type { DeadHole } from './dead'
 import { holeSteps, leftBehind, type HoleStep } from './steps'
-
-type Base = Structure['kind']
 
 /** What is said of a hole by what the drill met. */
 const SAYS: Record<MadeHole['result'], string> = {
@@ -28,6 +26,10 @@ const SAYS: Record<MadeHole['result'], string> = {
 const KEEP_OFF = 30
 /** So many holes are named. */
 const NAMED = 3
+/** So near to a place where a backing was not met it may not be there either, mm. */
+const NEAR = 150
+/** Results by which a hole did not meet what it was drilled for. */
+const UNMET: string[] = ['miss', 'void']
 
 const STEEL: Partial<Record<Base | 'other', string>> = {
   concrete: 'a bar or a tendon', other: 'possibly the plate that protects a cable or pipe',
@@ -96,6 +98,19 @@ function barFindings(made: MadeHole, label: string, steps: HoleStep[], { keepOff
   }]
 }
 
+/** A sheet that a hole did not meet is not behind all of the wall: a stop while holes are planned near there. */
+function backingFinding(made: MadeHole, label: string, into: Base, steps: HoleStep[]): Finding {
+  const near = steps.some(({ hole }) => hole.into && hole.made !== 'hit' && apart(hole, made) < NEAR)
+  const sheet = choiceName(into)
+  return {
+    ...about(made),
+    severity: near ? 'stop' : 'caution',
+    code: 'backing-not-met',
+    message: words`${label} at ${made.x}, ${made.y} above floor, did not meet the ${sheet}: it ends before.`,
+    remedy: words`Find its end with a nail. Move the array on to it, ${NEAR} or more from here, or fix to the studs.`,
+  }
+}
+
 /** What hit, and the plan does not use any more. */
 function unusedFinding(made: MadeHole, step: HoleStep | undefined, beside: boolean): Finding {
   const off = step ? apart(made, step.hole) : 0
@@ -131,6 +146,8 @@ export function hangFindings(
     const beside = asked.some(({ hole }) =>
       apart(hole, made) < (known?.keepOff ?? KEEP_OFF) - 1e-6 && !(hole.made === 'hit' && isAt(hole, made)))
     if (made.result === 'steel' && steelUnchecked(built, made.hole)) return [steelFinding(label, made, base)]
+    const into = step?.hole.into
+    if (into && UNMET.includes(made.result)) return [backingFinding(made, label, into, asked)]
     const isBar = made.result === 'steel' && base === 'concrete'
     const barred = isBar && known ? barFindings(made, label, asked, known) : []
     if (made.result !== 'hit') return [failedFinding(made, label, beside, known), ...barred]

@@ -16,10 +16,22 @@ describe('who lifts a display', () => {
 
   it('follows from its mass and the height of its middle', () => {
     // Middle at 1288: 23 kg each. Middle at 1688: 23 × 0.7 = 16.1 kg each.
-    expect([lifts(23, 1000), lifts(23.1, 1000), lifts(46.1, 1000)]).toEqual([[1, false, 'floor'], [2, false, 'floor'], [2, true, 'floor']])
-    expect([lifts(16, 1400), lifts(16.2, 1400), lifts(32.3, 1400)]).toEqual([[1, false, 'floor'], [2, false, 'floor'], [2, true, 'floor']])
+    expect([lifts(23, 1000), lifts(23.1, 1000), lifts(46.1, 1000)]).toEqual([
+      [1, false, 'floor'],
+      [2, false, 'floor'],
+      [2, true, 'floor'],
+    ])
+    expect([lifts(16, 1400), lifts(16.2, 1400), lifts(32.3, 1400)]).toEqual([
+      [1, false, 'floor'],
+      [2, false, 'floor'],
+      [2, true, 'floor'],
+    ])
     // Top edges at 1999.2, 2001.2, 3501.2.
-    expect([lifts(10, 1423), lifts(10, 1425), lifts(10, 2925)].map(([, , from]) => from)).toEqual(['floor', 'platform', 'tower'])
+    expect([lifts(10, 1423), lifts(10, 1425), lifts(10, 2925)].map(([, , from]) => from)).toEqual([
+      'floor',
+      'platform',
+      'tower',
+    ])
   })
 
   it('is never one for what is longer than arms reach', () => {
@@ -30,9 +42,17 @@ describe('who lifts a display', () => {
 
   it('is by the house rule', () => {
     expect(lifts(10, 1000, { lifting: 'always-two' })).toEqual([2, false, 'floor'])
-    expect([lifts(20, 1000, { lifting: 'lift-aid' }), lifts(24, 1000, { lifting: 'lift-aid' })]).toEqual([[1, false, 'floor'], [2, true, 'floor']])
-    const handled = (handling: Display['handling'], rules: Rules) => liftingOf(display({ handling }), outer(1000), rules).handling
-    expect([handled('face-down', { handling: 'face-down' }), handled(undefined, { handling: 'face-down' }), handled('face-down', {})]).toEqual(['face-down', 'upright', 'upright'])
+    expect([lifts(20, 1000, { lifting: 'lift-aid' }), lifts(24, 1000, { lifting: 'lift-aid' })]).toEqual([
+      [1, false, 'floor'],
+      [2, true, 'floor'],
+    ])
+    const handled = (handling: Display['handling'], rules: Rules) =>
+      liftingOf(display({ handling }), outer(1000), rules).handling
+    expect([
+      handled('face-down', { handling: 'face-down' }),
+      handled(undefined, { handling: 'face-down' }),
+      handled('face-down', {}),
+    ]).toEqual(['face-down', 'upright', 'upright'])
   })
 })
 
@@ -44,7 +64,12 @@ describe('the order of hanging', () => {
     Object.assign(job.rules, rules)
     change(job)
     const { hanging: [order], findings } = planWall(job.walls[0]!, job)
-    return { ...order!, order: order!.steps.map(({ label, pulledOut }) => pulledOut ? `${label} out` : label), why: textToString(order!.why, 'metric'), codes: findings.filter(({ stage }) => stage === 'hang').map(({ severity, code }) => `${severity} ${code}`) }
+    return {
+      ...order!,
+      order: order!.steps.map(({ label, pulledOut }) => (pulledOut ? `${label} out` : label)),
+      why: textToString(order!.why, 'metric'),
+      codes: findings.filter(({ stage }) => stage === 'hang').map(({ severity, code }) => `${severity} ${code}`),
+    }
   }
   const top = ['R1 C1', 'R1 C2', 'R1 C3']
   const bottom = ['R2 C1', 'R2 C2', 'R2 C3']
@@ -72,8 +97,16 @@ describe('the order of hanging', () => {
   })
 
   it('warns of what people cannot lift, and of displays of which nothing says that they may lie on their face', () => {
-    expect(hung({}, {}, ({ catalogue }) => { catalogue.displays[0]!.mass = 47 }).codes).toEqual(['caution lift-aid-needed'])
+    expect(
+      hung({}, {}, ({ catalogue }) => {
+        catalogue.displays[0]!.mass = 47
+      }).codes,
+    ).toEqual(['caution lift-aid-needed'])
     expect(hung({}, { handling: 'face-down' }).codes).toEqual(['note kept-upright'])
-    expect(hung({}, { handling: 'face-down' }, ({ catalogue }) => { catalogue.displays[0]!.handling = 'face-down' }).codes).toEqual([])
+    expect(
+      hung({}, { handling: 'face-down' }, ({ catalogue }) => {
+        catalogue.displays[0]!.handling = 'face-down'
+      }).codes,
+    ).toEqual([])
   })
 })

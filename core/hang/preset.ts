@@ -28,8 +28,19 @@ function apartOf(gap: number, size: number, rules: Rules): Figure {
   const nearer = 2 * Math.sqrt(2 * (mark ** 2 + drill ** 2 + slack ** 2 / 12) + size ** 2 / 6)
   const apart = Math.max(0, Math.ceil((nearer + CLEAR - gap) / SET_TO - 1e-9)) * SET_TO
   return figure([
-    { label: 'Closer than planned, two standard deviations', expression: words`2 × √(2 × (${mark}² + ${drill}² + ${slack}²/12) + ${size}²/6)`, value: nearer, unit: 'mm', source: 'marks and holes normally distributed; plate play and case sizes uniformly, half of each case at a seam' },
-    { label: 'Preset spacing', expression: words`${nearer} + ${CLEAR} to pass − ${gap} gap, at least 0, rounded up to ${SET_TO}`, value: apart, unit: 'mm' },
+    {
+      label: 'Closer than planned, two standard deviations',
+      expression: words`2 × √(2 × (${mark}² + ${drill}² + ${slack}²/12) + ${size}²/6)`,
+      value: nearer,
+      unit: 'mm',
+      source: 'marks and holes normally distributed; plate play and case sizes uniformly, half of each case at a seam',
+    },
+    {
+      label: 'Preset spacing',
+      expression: words`${nearer} + ${CLEAR} to pass − ${gap} gap, at least 0, rounded up to ${SET_TO}`,
+      value: apart,
+      unit: 'mm',
+    },
   ])
 }
 
@@ -43,19 +54,41 @@ function apartOf(gap: number, size: number, rules: Rules): Figure {
  * // Three rows, gap 0.6 mm, marks and drill true to 1 mm, plates loose by 1 mm, travel 12 mm:
  * presetsOf(array, plan, catalogue, {}).rows.map(({ by }) => by) // [4.5, 0, -4.5]
  */
-export function presetsOf(array: ScreenArray, { positions }: Pick<ArrayPlan, 'positions'>, catalogue: Catalogue, rules: Rules): Presets {
+export function presetsOf(
+  array: ScreenArray,
+  { positions }: Pick<ArrayPlan, 'positions'>,
+  catalogue: Catalogue,
+  rules: Rules,
+): Presets {
   const mountOf = mountModels(array, catalogue)
   const rows = [...new Set(positions.map(({ row }) => row))].sort((a, b) => a - b)
-  const size = Math.max(0, ...catalogue.displays.filter(({ id }) => positions.some(({ model }) => model === id)).map(({ sizeTolerance = 0 }) => sizeTolerance))
+  const size = Math.max(
+    0,
+    ...catalogue.displays
+      .filter(({ id }) => positions.some(({ model }) => model === id))
+      .map(({ sizeTolerance = 0 }) => sizeTolerance),
+  )
   const apart = apartOf(array.gap.y, size, rules)
   const middle = (rows.length - 1) / 2
   // A plate that stands high leaves its screen so much more way up, and less down.
-  const wayOf = (row: number, up: boolean) => Math.min(...positions.filter(position => position.row === row).map((position) => {
-    const { height = 0 } = mountOf(position)?.adjust ?? {}
-    const shift = position.plate?.heightShift ?? 0
-    return Math.max(0, up ? height + shift : height - shift)
-  }))
+  const wayOf = (row: number, up: boolean) =>
+    Math.min(
+      ...positions
+        .filter(position => position.row === row)
+        .map((position) => {
+          const { height = 0 } = mountOf(position)?.adjust ?? {}
+          const shift = position.plate?.heightShift ?? 0
+          return Math.max(0, up ? height + shift : height - shift)
+        }),
+    )
   const wanted = rows.map((row, n) => ({ row, by: (middle - n) * apart.value || 0 }))
-  const share = Math.min(1, ...wanted.filter(({ by }) => by !== 0).map(({ row, by }) => wayOf(row, by > 0) / Math.abs(by)))
-  return { rows: wanted.map(({ row, by }) => ({ row, by: by * share || 0 })), apart, short: rows.length > 1 ? apart.value * (1 - share) : 0 }
+  const share = Math.min(
+    1,
+    ...wanted.filter(({ by }) => by !== 0).map(({ row, by }) => wayOf(row, by > 0) / Math.abs(by)),
+  )
+  return {
+    rows: wanted.map(({ row, by }) => ({ row, by: by * share || 0 })),
+    apart,
+    short: rows.length > 1 ? apart.value * (1 - share) : 0,
+  }
 }

@@ -33,18 +33,36 @@ describe('parts and tools', () => {
   it('leave out fasteners of holes that are made', () => {
     const job = exampleJob()
     const hole = of(job).arrays[0]!.positions[0]!.holes![0]!
-    expect(kit(job, [{ id: 'l1', at: '2026-11-20T09:00:00Z', by: 'Odd', wall: 'w1', kind: 'hole', hole: hole.id, x: hole.x, y: hole.y, result: 'hit' }]).get('kit:fastener-lag')!.count).toBe(23)
+    expect(
+      kit(job, [
+        {
+          id: 'l1',
+          at: '2026-11-20T09:00:00Z',
+          by: 'Odd',
+          wall: 'w1',
+          kind: 'hole',
+          hole: hole.id,
+          x: hole.x,
+          y: hole.y,
+          result: 'hit',
+        },
+      ]).get('kit:fastener-lag')!.count,
+    ).toBe(23)
   })
 
   it('have rails, boxes and cables where there are any, and nothing where nothing is hung', () => {
     const { job, wall } = demoWall('holm-point', 'ticket-hall')
     const groups = new Set([...kit({ ...job, walls: [wall] }).values()].map(({ group }) => group))
-    expect([...groups]).toEqual(expect.arrayContaining(['tools', 'bits', 'fasteners', 'mounts', 'displays', 'cables', 'access']))
+    expect([...groups]).toEqual(
+      expect.arrayContaining(['tools', 'bits', 'fasteners', 'mounts', 'displays', 'cables', 'access']),
+    )
     const bare = exampleJob()
     bare.walls[0]!.arrays = []
     expect(kitOf(of(bare))).toEqual([])
     const railed = exampleJob()
-    Object.assign(railed.walls[0]!.arrays[0]!, { carrier: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150 } })
+    Object.assign(railed.walls[0]!.arrays[0]!, {
+      carrier: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150 },
+    })
     expect([...kit(railed).keys()].some(id => id.startsWith('kit:strip-rail'))).toBe(true)
   })
 })
@@ -59,8 +77,15 @@ describe('the run of work', () => {
     expect(new Set(run.map(({ id }) => id)).size).toBe(run.length)
     const drill = run.filter(({ kind }) => kind === 'drill')
     expect(drill.flatMap(({ holes }) => holes)).toHaveLength(24)
-    expect(drill.map(({ title }) => told(title))).toEqual(['Drill the top holes of row 1', 'Drill the bottom holes of row 1', 'Drill the top holes of row 2', 'Drill the bottom holes of row 2'])
-    expect(run.filter(({ kind }) => kind === 'hang').map(({ hangs }) => hangs)).toEqual(of(exampleJob()).hanging[0]!.steps.map(({ screen }) => screen))
+    expect(drill.map(({ title }) => told(title))).toEqual([
+      'Drill the top holes of row 1',
+      'Drill the bottom holes of row 1',
+      'Drill the top holes of row 2',
+      'Drill the bottom holes of row 2',
+    ])
+    expect(run.filter(({ kind }) => kind === 'hang').map(({ hangs }) => hangs)).toEqual(
+      of(exampleJob()).hanging[0]!.steps.map(({ screen }) => screen),
+    )
     expect(run.every(({ why, does }) => told(why).length > 0 && does.length > 0)).toBe(true)
   })
 
@@ -72,11 +97,17 @@ describe('the run of work', () => {
     windy.catalogue.mounts[0]!.secures = ['wind-lock', 'safety-wire']
     const run = runOf(of(windy))
     expect(run.at(-1)!.kind).toBe('secure')
-    expect(run.filter(({ kind }) => kind === 'hang').every(({ does }) => told(does.at(-1)!).includes('safety wire'))).toBe(true)
+    expect(
+      run.filter(({ kind }) => kind === 'hang').every(({ does }) => told(does.at(-1)!).includes('safety wire')),
+    ).toBe(true)
   })
 
   it('presets upper rows up and lower rows down by what two rows may come out nearer, within the travel that there is', () => {
-    const presets = (rows: number, height: number | undefined, change: (job: ReturnType<typeof exampleJob>) => void = () => {}) => {
+    const presets = (
+      rows: number,
+      height: number | undefined,
+      change: (job: ReturnType<typeof exampleJob>) => void = () => {},
+    ) => {
       const job = exampleJob()
       const array = Object.assign(job.walls[0]!.arrays[0]!, { rows, columns: 1 })
       job.walls[0]!.height = 6_000
@@ -88,14 +119,26 @@ describe('the run of work', () => {
     // 2 × √(2 × (1 + 1 + 1/12) + 0.16/6) = 4.096; + 1 − 0.6 = 4.496, set to 4.5.
     const three = presets(3, 12)
     expect([three.apart.working[0]!.value, three.apart.value, three.short]).toEqual([expect.closeTo(4.0956, 3), 4.5, 0])
-    expect([three.rows, presets(2, 12).rows, presets(1, 12).rows].map(rows => rows.map(({ by }) => by))).toEqual([[4.5, 0, -4.5], [2.25, -2.25], [0]])
+    expect([three.rows, presets(2, 12).rows, presets(1, 12).rows].map(rows => rows.map(({ by }) => by))).toEqual([
+      [4.5, 0, -4.5],
+      [2.25, -2.25],
+      [0],
+    ])
     // No farther than the adjusters go, and what is then wanting is reported.
     const short = presets(3, 3)
     expect([short.rows.map(({ by }) => by), short.short]).toEqual([[3, 0, -3], expect.closeTo(1.5, 9)])
     expect(presets(3, undefined).rows.map(({ by }) => by)).toEqual([0, 0, 0])
     // A wide gap needs none; truer marks need less.
-    expect(presets(3, 12, ({ walls: [wall] }) => { wall!.arrays[0]!.gap.y = 8 }).apart.value).toBe(0)
-    expect(presets(3, 12, ({ rules }) => { Object.assign(rules, { markingSigma: 0.3, drillWander: 0.3 }) }).apart.value).toBe(2)
+    expect(
+      presets(3, 12, ({ walls: [wall] }) => {
+        wall!.arrays[0]!.gap.y = 8
+      }).apart.value,
+    ).toBe(0)
+    expect(
+      presets(3, 12, ({ rules }) => {
+        Object.assign(rules, { markingSigma: 0.3, drillWander: 0.3 })
+      }).apart.value,
+    ).toBe(2)
   })
 
   it('is empty where there is nothing to hang', () => {
@@ -109,7 +152,13 @@ describe('a figure on the tape', () => {
   it('is the nearest whole figure and the rest, of the figure as it is printed', () => {
     const metric = (mm: number) => Object.values(tapeReading(mm, 'metric', {})).join(' ').trim()
     const imperial = (mm: number) => Object.values(tapeReading(mm, 'imperial', {})).join(' ').trim()
-    expect([metric(1903), metric(1907), metric(1900), metric(1902.6), metric(-3)]).toEqual(['190 cm + 3 mm', '191 cm − 3 mm', '190 cm', '190 cm + 3 mm', '0 cm − 3 mm'])
+    expect([metric(1903), metric(1907), metric(1900), metric(1902.6), metric(-3)]).toEqual([
+      '190 cm + 3 mm',
+      '191 cm − 3 mm',
+      '190 cm',
+      '190 cm + 3 mm',
+      '0 cm − 3 mm',
+    ])
     expect([imperial(1903.4), imperial(25.4), imperial(1830)]).toEqual(['75" − 1/16"', '1"', '72" + 1/16"'])
   })
 })

@@ -1,6 +1,6 @@
 import { caseTitle, testPull } from '../fix'
 import { mountModels, type ArrayPlan } from '../mount'
-import { namesOn, type Catalogue, type Mount, type Rules, type Wall } from '../job'
+import { hasSafetyWire, namesOn, type Catalogue, type Mount, type Rules, type Wall } from '../job'
 import { stepName, type AsBuilt, type MadeHole, type RunStepKind } from '../log'
 import type { Subject } from '../subject'
 import { buildUpFindings, carryingWall, drillingCautions } from '../survey'
@@ -299,6 +299,7 @@ function hangSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
         label,
       } = step
       const pulls = mount && mountKindOf(mount).pullsOut
+      const wire = mount && hasSafetyWire(mount) ? ' Clip its safety wire.' : ''
       return {
         ...stepAs('hang', step.screen),
         title: words`Hang ${label}`,
@@ -313,7 +314,7 @@ function hangSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
               ]
             : []),
           words`Hook it on${mount?.lift ? words`: lift it ${mount.lift} above its position and lower it` : []}. ${pulls ? 'Plug in power and signal while it is pulled out, then push it home.' : 'Plug in power and signal before closing the last edge.'}`,
-          words`Lock it before letting go, and before anyone works below it.${mount?.secures?.includes('safety-wire') ? ' Clip its safety wire.' : ''}`,
+          words`Lock it before letting go, and before anyone works below it.${wire}`,
         ],
         why:
           n === 0

@@ -5,19 +5,40 @@ import { LIMITS } from './limits'
 type Given = AnySchema | Lazy<unknown>
 
 /** One rule of a schema, as yup keeps it. */
-interface Rule { OPTIONS?: { skipAbsent?: boolean, test: (this: unknown, value: unknown, context: unknown) => unknown } }
+interface Rule {
+  OPTIONS?: { skipAbsent?: boolean, test: (this: unknown, value: unknown, context: unknown) => unknown }
+}
 /** What yup keeps of a schema beside what its types tell. */
-interface Kept { internalTests: Record<string, Rule | undefined>, tests: Rule[], fields?: Record<string, Given>, innerType?: Given, _whitelist: { resolveAll: (resolve: (item: unknown) => unknown) => unknown[] } }
+interface Kept {
+  internalTests: Record<string, Rule | undefined>
+  tests: Rule[]
+  fields?: Record<string, Given>
+  innerType?: Given
+  _whitelist: { resolveAll: (resolve: (item: unknown) => unknown) => unknown[] }
+}
 
 /** A schema taken apart: whether a value keeps its own rules, and what its parts are checked by. */
-interface Part { schema: AnySchema, rules: ((value: unknown) => boolean)[], fields?: [string, Given][], item?: Given, most: number }
+interface Part {
+  schema: AnySchema
+  rules: ((value: unknown) => boolean)[]
+  fields?: [string, Given][]
+  item?: Given
+  most: number
+}
 
 const isAbsent = (value: unknown) => value === undefined || value === null
 
 /** Whether a value keeps a rule, asked without all that yup makes ready for its words. */
 function asked({ OPTIONS: rule }: Rule, schema: AnySchema): (value: unknown) => boolean {
   if (!rule) return () => false
-  const context = { schema, path: '', parent: undefined, options: {}, resolve: (item: unknown) => item, createError: () => false }
+  const context = {
+    schema,
+    path: '',
+    parent: undefined,
+    options: {},
+    resolve: (item: unknown) => item,
+    createError: () => false,
+  }
   return value => (rule.skipAbsent && isAbsent(value)) || rule.test.call(context, value, context) === true
 }
 
@@ -35,10 +56,15 @@ function partOf(schema: AnySchema): Part {
   const { whitelist, ...own } = kept.internalTests
   const part: Part = {
     schema,
-    rules: [...[...Object.values(own), ...kept.tests].flatMap(rule => rule ? [asked(rule, schema)] : []), ...whitelist ? [among(kept)] : []],
-    ...kept.fields && { fields: Object.entries(kept.fields) },
-    ...kept.innerType && { item: kept.innerType },
-    most: kept.innerType ? (schema.describe().tests.find(({ name }) => name === 'max')?.params?.max as number | undefined) ?? Infinity : Infinity,
+    rules: [
+      ...[...Object.values(own), ...kept.tests].flatMap(rule => (rule ? [asked(rule, schema)] : [])),
+      ...(whitelist ? [among(kept)] : []),
+    ],
+    ...(kept.fields && { fields: Object.entries(kept.fields) }),
+    ...(kept.innerType && { item: kept.innerType }),
+    most: kept.innerType
+      ? ((schema.describe().tests.find(({ name }) => name === 'max')?.params?.max as number | undefined) ?? Infinity)
+      : Infinity,
   }
   parts.set(schema, part)
   return part
@@ -60,8 +86,11 @@ const isLazy = (schema: Given): schema is Lazy<unknown> => schema.type === 'lazy
 
 /** Looks at a value and what is in it; `at` is where it lies and is put back as it was. */
 function check(given: Given, value: unknown, at: string[], found: Fault[]): void {
-  const { schema, rules, fields, item, most } = partOf(isLazy(given) ? given.resolve({ value } as never) as AnySchema : given)
-  if (!rules.every(keeps => keeps(value))) found.push(...wordsOf(schema, value).map(message => ({ path: at.join(''), message })))
+  const { schema, rules, fields, item, most } = partOf(
+    isLazy(given) ? (given.resolve({ value } as never) as AnySchema) : given,
+  )
+  if (!rules.every(keeps => keeps(value)))
+    found.push(...wordsOf(schema, value).map(message => ({ path: at.join(''), message })))
   if (found.length >= LIMITS.faults || typeof value !== 'object' || value === null) return
   if (item && Array.isArray(value)) {
     // What is too long is not looked at any further.

@@ -30,7 +30,11 @@ function withArraysInOnePlace(wall: Tree, moved: (to: number, from: string) => v
     if (!Array.isArray(own) || alternative.id === wall.alternative) return rest
     for (const [k, array] of own.entries()) {
       moved(arrays.length, `alternatives[${n}].arrays[${k}]`)
-      arrays.push(isTree(array) ? { ...array, id: freeId(String(array.id), taken), alternative: alternative.id } : array as unknown)
+      arrays.push(
+        isTree(array)
+          ? { ...array, id: freeId(String(array.id), taken), alternative: alternative.id }
+          : (array as unknown),
+      )
     }
     return rest
   })
@@ -40,8 +44,14 @@ function withArraysInOnePlace(wall: Tree, moved: (to: number, from: string) => v
 /** The overrides that stood in a wall, as entries of the log. */
 function overridesAsEntries(wall: Tree, taken: Set<unknown>): Tree[] {
   return trees(wall.overrides).map(({ told: _, ...override }) => ({
-    id: freeId(`override-${String(wall.id)}-${String(override.code)}`.slice(0, 150), taken), at: override.at, by: override.by, wall: wall.id, kind: 'override',
-    code: override.code, subject: override.subject, reason: override.reason,
+    id: freeId(`override-${String(wall.id)}-${String(override.code)}`.slice(0, 150), taken),
+    at: override.at,
+    by: override.by,
+    wall: wall.id,
+    kind: 'override',
+    code: override.code,
+    subject: override.subject,
+    reason: override.reason,
   }))
 }
 
@@ -63,7 +73,8 @@ function withoutStock(catalogue: unknown): unknown {
 export function broughtUpToDate(job: unknown): Brought {
   const asItIs: Brought = { job, pathBefore: path => path }
   // A list that is too long is not read: it is refused for that.
-  if (!isTree(job) || !Array.isArray(job.walls) || !Array.isArray(job.log) || job.walls.length > LIMITS.walls) return asItIs
+  if (!isTree(job) || !Array.isArray(job.walls) || !Array.isArray(job.log) || job.walls.length > LIMITS.walls)
+    return asItIs
   const before = new Map<string, string>()
   const log = [...job.log as unknown[]]
   const taken = new Set(trees(log).map(({ id }) => id))
@@ -82,5 +93,8 @@ export function broughtUpToDate(job: unknown): Brought {
   const catalogue = withoutStock(job.catalogue)
   const isSame = catalogue === job.catalogue && walls.every((wall, n) => wall === (job.walls as unknown[])[n])
   if (isSame) return asItIs
-  return { job: { ...job, ...'catalogue' in job && { catalogue }, walls, log }, pathBefore: path => path.replace(/^\$\.(walls\[\d+\]\.arrays|log)\[\d+\]/, place => before.get(place) ?? place) }
+  return {
+    job: { ...job, ...('catalogue' in job && { catalogue }), walls, log },
+    pathBefore: path => path.replace(/^\$\.(walls\[\d+\]\.arrays|log)\[\d+\]/, place => before.get(place) ?? place),
+  }
 }

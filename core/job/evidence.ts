@@ -1,9 +1,24 @@
 import type { InferType } from 'yup'
 import { flag, group, itemNumber, length, moment, must, name, note, oneOf, text } from './fields'
 
-const METHODS = ['detector-edge', 'detector-centre', 'magnet', 'probe', 'pilot', 'knock', 'seen', 'outlet', 'joint'] as const
+const METHODS = [
+  'detector-edge',
+  'detector-centre',
+  'magnet',
+  'probe',
+  'pilot',
+  'knock',
+  'seen',
+  'outlet',
+  'joint',
+] as const
 /** What each method must say beyond its place. */
-const TELLS: Partial<Record<string, 'edge' | 'hit' | 'direction'>> = { 'detector-edge': 'edge', 'probe': 'hit', 'pilot': 'hit', 'joint': 'direction' }
+const TELLS: Partial<Record<string, 'edge' | 'hit' | 'direction'>> = {
+  'detector-edge': 'edge',
+  'probe': 'hit',
+  'pilot': 'hit',
+  'joint': 'direction',
+}
 
 /** One reading of a wall; x and y from where its side or its reference line has them. */
 export const evidenceSchema = group({

@@ -12,4 +12,5 @@ const FORMER: [RegExp, string][] = [
  * @example
  * saidToday('laser cross on the middle of Departures') // 'laser cross on the centre of Departures'
  */
-export const saidToday = (text: string): string => FORMER.reduce((said, [former, today]) => said.replace(former, today), text)
+export const saidToday = (text: string): string =>
+  FORMER.reduce((said, [former, today]) => said.replace(former, today), text)

@@ -36,10 +36,17 @@ function inside(description: SchemaFieldDescription): JsonSchema {
 
 function schemaOf(description: SchemaFieldDescription): JsonSchema {
   // What is checked by its kind: the entries of the log.
-  if (description.type === 'lazy') return { oneOf: Object.values(ENTRY_SCHEMAS).map(schema => schemaOf(schema.describe())) }
+  if (description.type === 'lazy')
+    return { oneOf: Object.values(ENTRY_SCHEMAS).map(schema => schemaOf(schema.describe())) }
   const { type, tests, oneOf, meta } = description as SchemaDescription
   if (meta?.json) return { ...meta.label && { description: meta.label }, ...meta.json }
-  return Object.assign({ type }, meta?.label && { description: [meta.label, meta.unit].filter(Boolean).join(', ') }, ...tests.map(rule => keywordsOf(rule, type)), oneOf.length > 0 ? { enum: oneOf } : {}, inside(description))
+  return Object.assign(
+    { type },
+    meta?.label && { description: [meta.label, meta.unit].filter(Boolean).join(', ') },
+    ...tests.map(rule => keywordsOf(rule, type)),
+    oneOf.length > 0 ? { enum: oneOf } : {},
+    inside(description),
+  )
 }
 
 /**
@@ -51,7 +58,8 @@ export function jobJsonSchema(): JsonSchema {
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     title: 'Wide Trellis job file, version 1',
-    description: 'One site with its walls. Lengths in mm, masses in kg, y measured up from finished floor. Unknown keys are kept.',
+    description:
+      'One site with its walls. Lengths in mm, masses in kg, y measured up from finished floor. Unknown keys are kept.',
     ...schemaOf(jobSchema.describe()),
   }
 }

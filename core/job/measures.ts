@@ -32,6 +32,9 @@ export function coveringOf({ covering }: Pick<Wall, 'covering'>): number {
   return covering.reduce((sum, { thickness }) => sum + thickness, 0)
 }
 
+/** A wall where its covering is cut away: what is fixed to the structure and carries stays. */
+export const uncovered = (wall: Wall): Wall => ({ ...wall, covering: wall.covering.filter(({ backing }) => backing) })
+
 /** How far a row of slots is above the plate's centre, mm. */
 export function heightOfRow({ plate }: Pick<Mount, 'plate'>, row: string): number {
   return plate.slots.find(slot => slot.row === row)?.y ?? 0
@@ -41,12 +44,21 @@ export function heightOfRow({ plate }: Pick<Mount, 'plate'>, row: string): numbe
  * How far a display's back stands off the wall's face, mm, with its mount pushed home or pulled out, and whatever rail
  * or board that stands on.
  */
-export function backDepth({ carrier }: Pick<ScreenArray, 'carrier'>, { depth }: Pick<Mount, 'depth'>, at: 'stowed' | 'service' = 'stowed'): number {
+export function backDepth(
+  { carrier }: Pick<ScreenArray, 'carrier'>,
+  { depth }: Pick<Mount, 'depth'>,
+  at: 'stowed' | 'service' = 'stowed',
+): number {
   return depth[at] + (carrier?.thickness ?? 0)
 }
 
 /** How far a display's face stands out of the wall's, mm: the one sum by which all that stands out is judged. */
-export function faceDepth(array: Pick<ScreenArray, 'carrier'>, mount: Pick<Mount, 'depth'>, display: Pick<Display, 'depth'>, at: 'stowed' | 'service' = 'stowed'): number {
+export function faceDepth(
+  array: Pick<ScreenArray, 'carrier'>,
+  mount: Pick<Mount, 'depth'>,
+  display: Pick<Display, 'depth'>,
+  at: 'stowed' | 'service' = 'stowed',
+): number {
   return backDepth(array, mount, at) + display.depth
 }
 

@@ -7,7 +7,14 @@ export const WHOLE: ReadonlySet<string> = new Set(['covering', 'block', 'brick']
 /** Same value, whatever the order of keys. */
 export function same(a: unknown, b: unknown): boolean {
   if (Object.is(a, b)) return true
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null || Array.isArray(a) !== Array.isArray(b)) return false
+  if (
+    typeof a !== 'object'
+    || typeof b !== 'object'
+    || a === null
+    || b === null
+    || Array.isArray(a) !== Array.isArray(b)
+  )
+    return false
   const keys = new Set([...Object.keys(a), ...Object.keys(b)])
   return [...keys].every(key => same(at(a as Tree, key), at(b as Tree, key)))
 }

@@ -11,7 +11,14 @@ export const WRITTEN_MOMENT = /^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]
 export function isMoment(text: string): boolean {
   if (!WRITTEN_MOMENT.test(text)) return false
   const [, time, zone] = /^(.*?)(?:Z|[+-](\d\d:\d\d))$/.exec(text)!
-  const [year, month, day, hour, minute, second = 0] = time!.split(/[-T:]/).map(Number) as [number, number, number, number, number, number?]
+  const [year, month, day, hour, minute, second = 0] = time!.split(/[-T:]/).map(Number) as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number?,
+  ]
   const [zoneHour, zoneMinute] = (zone ?? '00:00').split(':').map(Number) as [number, number]
   const date = new Date(Date.UTC(year, month - 1, day))
   return year >= 2000 && year <= 2100 && date.getUTCMonth() === month - 1 && date.getUTCDate() === day

@@ -108,6 +108,15 @@ export const mountSchema = group({
   ),
   channels: count(8, 'Cable channels', 'Depth'),
   secures: list(must(oneOf(SECURES)), 5, 'Secured by', 'Mount', 'choices'),
+  wire: maybe(
+    {
+      length: must(size('Length', 'Safety wire')),
+      slack: must(extent('Slack', 'Safety wire')),
+      breakingLoad: must(amount('N', 1e6, 'Breaking load', 'Safety wire')),
+      stretch: must(amount('%', 50, 'Stretch at breaking load', 'Safety wire')),
+    },
+    'Wire that holds the display if its mount lets go, anchored to the structure apart from the plate',
+  ),
   lift: extent('Lift needed to hook on', 'Depth'),
   sideClearance: extent('Clearance at each side', 'Depth'),
   orientations: must(list(must(oneOf(ORIENTATIONS)), 4, 'Display orientations', 'Mount', 'choices')),
@@ -119,3 +128,7 @@ export const mountSchema = group({
   ...modelNotes,
 })
 export type Mount = InferType<typeof mountSchema>
+
+/** Whether a safety wire holds the display if its mount lets go. */
+export const hasSafetyWire = ({ secures, wire }: Pick<Mount, 'secures' | 'wire'>): boolean =>
+  wire !== undefined || (secures?.includes('safety-wire') ?? false)

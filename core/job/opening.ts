@@ -11,8 +11,15 @@ const time = (label: string) => must(text(label)).matches(TIME, 'must be a time 
 /**
  * When something is open in a week, at the place's own time; what ends no later than it begins ends on the day after.
  */
-export const windowSchema = group({ days: must(list(must(oneOf(WEEK)), 7, 'Days on which it starts')), from: time('Start, local time'), to: time('End, local time; on the next day if not later than the start') })
-  .test('lasts', 'starts and ends at the same time: end it a minute earlier, or split it in two at midnight', window => !window || window.from !== window.to)
+export const windowSchema = group({
+  days: must(list(must(oneOf(WEEK)), 7, 'Days on which it starts')),
+  from: time('Start, local time'),
+  to: time('End, local time; on the next day if not later than the start'),
+}).test(
+  'lasts',
+  'starts and ends at the same time: end it a minute earlier, or split it in two at midnight',
+  window => !window || window.from !== window.to,
+)
 export type Window = InferType<typeof windowSchema>
 export const windows = (label: string) => list(windowSchema, 50, label)
 
@@ -30,4 +37,9 @@ export function isZone(zone: unknown): zone is string {
     return false
   }
 }
-export const zone = (label: string) => text(label).test('zone', ({ value }: { value: unknown }) => `is not a time zone: ${JSON.stringify(value)}; enter one such as Europe/Oslo`, v => v === undefined || isZone(v))
+export const zone = (label: string) =>
+  text(label).test(
+    'zone',
+    ({ value }: { value: unknown }) => `is not a time zone: ${JSON.stringify(value)}; enter one such as Europe/Oslo`,
+    v => v === undefined || isZone(v),
+  )

@@ -12,7 +12,14 @@ const LONGEST = 60
  * idFrom('Café, by the counter', 'wall', ['hall']) // 'cafe-by-the-counter'
  */
 export function idFrom(name: string, otherwise: string, taken: Iterable<string> = []): string {
-  const plain = name.normalize('NFD').replace(/[\u0300-\u036f]/g, '').toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, LONGEST) || otherwise
+  const plain
+    = name
+      .normalize('NFD')
+      .replace(/[\u0300-\u036f]/g, '')
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, LONGEST) || otherwise
   const known = new Set(taken)
   let id = plain
   for (let n = 2; known.has(id); n++) id = `${plain}-${n}`

@@ -17,9 +17,20 @@ export function withPlainIds<Job extends { walls: Wall[], log: LogEntry[] }>(job
     renamed.set(wall.id, id)
     return { ...wall, id, formerId: wall.id }
   })
-  return { ...job, walls, log: job.log.map(entry => entry.hash === undefined && renamed.has(entry.wall) ? { ...entry, wall: renamed.get(entry.wall)! } : entry) }
+  return {
+    ...job,
+    walls,
+    log: job.log.map(entry =>
+      entry.hash === undefined && renamed.has(entry.wall) ? { ...entry, wall: renamed.get(entry.wall)! } : entry,
+    ),
+  }
 }
 
 /** By which id a wall goes now, for every id that entries of a log may name it by. */
 export const idsNow = (walls: Pick<Wall, 'id' | 'formerId'>[]): Map<string, string> =>
-  new Map(walls.flatMap(({ id, formerId }) => [[id, id] as const, ...formerId === undefined ? [] : [[formerId, id] as const]]))
+  new Map(
+    walls.flatMap(({ id, formerId }) => [
+      [id, id] as const,
+      ...(formerId === undefined ? [] : [[formerId, id] as const]),
+    ]),
+  )

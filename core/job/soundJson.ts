@@ -14,7 +14,9 @@ const HALF = /[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uD
 function textFault(text: string): string | undefined {
   if (HALF.test(text)) return 'contains half a character (a lone surrogate)'
   const control = CONTROL.exec(text)
-  return control ? `contains a control character (U+${control[0].charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')})` : undefined
+  return control
+    ? `contains a control character (U+${control[0].charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')})`
+    : undefined
 }
 
 /** The first fault in a value, at its path within it: paths are put together only where there is one. */

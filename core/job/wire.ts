@@ -16,21 +16,40 @@ const [CASE, WALL] = ['Box', 'In the wall']
 
 /** A box or a plate that is let into a wall, as its maker gives it. */
 export const boxModelSchema = group({
-  id: name(), name: text('Name', CASE), kind: oneOf(BOX_KINDS, 'Kind', CASE),
+  id: name(),
+  name: text('Name', CASE),
+  kind: oneOf(BOX_KINDS, 'Kind', CASE),
   cutout: group({ width: must(size('Cut-out width', WALL)), height: must(size('Cut-out height', WALL)) }),
-  depth: must(size('Depth behind the wall face', WALL)), proud: extent('Projection from the wall face', WALL),
-  clamps: maybe({ min: must(extent('Min covering thickness clamped', WALL)), max: must(size('Max covering thickness clamped', WALL)) }),
-  gang: count(8, 'Gangs', CASE), outlets: count(12, 'Outlets', CASE), surface: flag('Surface mounted', CASE), cover: flag('In-use cover, for outdoors', CASE), pack: count(10_000, 'Pieces per pack', CASE), ...modelNotes,
+  depth: must(size('Depth behind the wall face', WALL)),
+  proud: extent('Projection from the wall face', WALL),
+  clamps: maybe({
+    min: must(extent('Min covering thickness clamped', WALL)),
+    max: must(size('Max covering thickness clamped', WALL)),
+  }),
+  gang: count(8, 'Gangs', CASE),
+  outlets: count(12, 'Outlets', CASE),
+  surface: flag('Surface mounted', CASE),
+  cover: flag('In-use cover, for outdoors', CASE),
+  pack: count(10_000, 'Pieces per pack', CASE),
+  ...modelNotes,
 })
 export type BoxModel = InferType<typeof boxModelSchema>
 
 const CABLE = 'Cable'
 /** A cable as its maker gives it. */
 export const cableModelSchema = group({
-  id: name(), name: text('Name', CABLE), kind: name('Cable type', CABLE),
-  diameter: must(size('Diameter', CABLE)), plug: maybe({ width: must(size('Plug width', 'Plug')), height: must(size('Plug height', 'Plug')) }),
-  lengths: must(list(must(size()), 60, 'Stocked lengths', CABLE, 'lengths')), farthest: size('Max run', CABLE),
-  amps: amount('A', 400, 'Max breaker rating', CABLE), inWall: flag('In-wall rated', CABLE), plenum: flag('Plenum rated', CABLE), pack: count(10_000, 'Pieces per pack', CABLE), ...modelNotes,
+  id: name(),
+  name: text('Name', CABLE),
+  kind: name('Cable type', CABLE),
+  diameter: must(size('Diameter', CABLE)),
+  plug: maybe({ width: must(size('Plug width', 'Plug')), height: must(size('Plug height', 'Plug')) }),
+  lengths: must(list(must(size()), 60, 'Stocked lengths', CABLE, 'lengths')),
+  farthest: size('Max run', CABLE),
+  amps: amount('A', 400, 'Max breaker rating', CABLE),
+  inWall: flag('In-wall rated', CABLE),
+  plenum: flag('Plenum rated', CABLE),
+  pack: count(10_000, 'Pieces per pack', CABLE),
+  ...modelNotes,
 })
 export type CableModel = InferType<typeof cableModelSchema>
 
@@ -74,13 +93,21 @@ const wallBoxSchema = group({
 export type WallBox = InferType<typeof wallBoxSchema>
 
 /** A stretch of a bay through which a line went. */
-const passedSchema = group({ x1: must(length('Start along the wall')), x2: must(length('End along the wall')), y1: must(length('Start height')), y2: must(length('End height')) })
+const passedSchema = group({
+  x1: must(length('Start along the wall')),
+  x2: must(length('End along the wall')),
+  y1: must(length('Start height')),
+  y2: must(length('End height')),
+})
 export type Passed = InferType<typeof passedSchema>
 
 /** What of a wall is wired: how it is open above and below, where power and signal come from, and the boxes in it. */
 export const wiring = () => ({
   bearing: flag('Whether its studs are load-bearing'),
-  void: maybe({ above: oneOf(['open', 'plenum', 'none'], 'Void above'), below: oneOf(['open', 'plenum', 'none'], 'Void below') }, 'Voids that cables can enter from, above and below; a plenum carries air'),
+  void: maybe(
+    { above: oneOf(['open', 'plenum', 'none'], 'Void above'), below: oneOf(['open', 'plenum', 'none'], 'Void below') },
+    'Voids that cables can enter from, above and below; a plenum carries air',
+  ),
   sources: list(sourceSchema, 200, 'Power and signal sources'),
   boxes: list(wallBoxSchema, 1_000, 'Planned boxes'),
   passed: list(passedSchema, 500, 'Stretches that a pull line has passed, so there is no blocking'),

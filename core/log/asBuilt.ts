@@ -1,5 +1,5 @@
 import { STAGES, type Finding, type Stage } from '../finding'
-import type { Wall } from '../job'
+import { hasBacking, type Wall } from '../job'
 import { clockFindings } from './clocks'
 import type { EntryOf, LogEntry } from './entry'
 import {
@@ -73,7 +73,9 @@ export function closedStage(log: LogEntry[]): Stage | undefined {
 /** The entries of a wall that hold, in the order of arrival: each once, and none that a later one corrects. */
 export function standing(log: LogEntry[], { id, formerId = id }: WallName): LogEntry[] {
   const seen = new Set<string>()
-  const once = log.filter(entry => (entry.wall === id || entry.wall === formerId) && !seen.has(entry.id) && seen.add(entry.id))
+  const once = log.filter(
+    entry => (entry.wall === id || entry.wall === formerId) && !seen.has(entry.id) && seen.add(entry.id),
+  )
   const corrected = new Set<string>()
   // From the last to the first: a correction that was itself corrected corrects nothing.
   return once.reverse().filter((entry) => {
@@ -85,7 +87,8 @@ export function standing(log: LogEntry[], { id, formerId = id }: WallName): LogE
 }
 
 /** Entries of one kind. */
-export const ofKind = <Kind extends LogEntry['kind']>(entries: LogEntry[], kind: Kind) => entries.filter((entry): entry is EntryOf<Kind> => entry.kind === kind)
+export const ofKind = <Kind extends LogEntry['kind']>(entries: LogEntry[], kind: Kind) =>
+  entries.filter((entry): entry is EntryOf<Kind> => entry.kind === kind)
 
 /**
  * What follows from the log of a wall. Entries hold in the order in which they arrived, whatever the clocks of those
@@ -122,7 +125,9 @@ const MET: Partial<Record<MadeHole['result'], boolean>> = { hit: true, stripped:
 export function withDrilled(wall: Wall, { holes }: Pick<AsBuilt, 'holes'>): Wall {
   const drilled = holes.flatMap(({ entry, x, y, by, at, result }) => {
     const hit = MET[result]
-    return hit === undefined ? [] : [{ id: `drilled-${entry}`, method: 'pilot' as const, hit, x, y, by, at }]
+    // Over a backing a bit meets wood or steel wherever it goes: that says nothing of a stud.
+    if (hit === undefined || (hit && hasBacking(wall))) return []
+    return [{ id: `drilled-${entry}`, method: 'pilot' as const, hit, x, y, by, at }]
   })
   return drilled.length === 0 ? wall : { ...wall, evidence: [...wall.evidence ?? [], ...drilled] }
 }

@@ -44,8 +44,13 @@ export function clockFindings(entries: LogEntry[], wall: string): Finding[] {
   return [...byPerson].map(([by, offs]): Finding => {
     const most = offs.reduce((a, b) => Math.abs(b) > Math.abs(a) ? b : a)
     return {
-      severity: 'note', code: 'clock-off', stage: 'hang', subject: { kind: 'wall', id: wall },
-      message: words`The clock of ${by}’s device was ${most > 0 ? 'ahead' : 'behind'} by ${longTime(Math.abs(most))} when ${offs.length === 1 ? 'an entry' : `${offs.length} entries`} of the log arrived. The log goes by the order of arrival, not by that clock.`,
+      severity: 'note',
+      code: 'clock-off',
+      stage: 'hang',
+      subject: { kind: 'wall', id: wall },
+      message: words`The clock of ${by}’s device was ${most > 0 ? 'ahead' : 'behind'} by
+        ${longTime(Math.abs(most))} when ${offs.length === 1 ? 'an entry' : `${offs.length} entries`} of the log
+        arrived. The log goes by the order of arrival, not by that clock.`,
       remedy: words`Set the clock of that device.`,
     }
   })

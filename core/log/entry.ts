@@ -34,7 +34,16 @@ export function newEntryFaults(entry: LogEntry, root: string): Fault[] {
   const beside = Object.entries(entry).filter(([key]) => !Object.hasOwn(fields, key))
   const size = JSON.stringify(Object.fromEntries(beside)).length
   return [
-    ...isMoment(entry.at) ? [] : [{ path: `${root}.at`, message: `is not a valid date and time: “${entry.at}”. Set the clock of the device` }],
-    ...size > BESIDE ? [{ path: `${root}.${beside[0]![0].slice(0, 60)}`, message: `is not a field of an entry; such fields can have ${BESIDE} characters in total, not ${size}` }] : [],
+    ...(isMoment(entry.at)
+      ? []
+      : [{ path: `${root}.at`, message: `is not a valid date and time: “${entry.at}”. Set the clock of the device` }]),
+    ...(size > BESIDE
+      ? [
+          {
+            path: `${root}.${beside[0]![0].slice(0, 60)}`,
+            message: `is not a field of an entry; such fields can have ${BESIDE} characters in total, not ${size}`,
+          },
+        ]
+      : []),
   ]
 }

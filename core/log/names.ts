@@ -2,7 +2,14 @@ import type { EntryOf } from './entry'
 
 /** What the drill met, in a word or two. */
 export const RESULT_NAMES: Record<EntryOf<'hole'>['result'], string> = {
-  hit: 'hit', miss: 'missed', void: 'void', steel: 'steel', mortar: 'mortar joint', blown: 'blown out', stripped: 'stripped', other: 'other',
+  hit: 'hit',
+  miss: 'missed',
+  void: 'void',
+  steel: 'steel',
+  mortar: 'mortar joint',
+  blown: 'blown out',
+  stripped: 'stripped',
+  other: 'other',
 }
 
 /** What the fields of an entry are called where a person corrects one. */

@@ -52,7 +52,11 @@ const lapsed = ({ subject, stage }: Finding, { by, reason }: Override): Finding 
  * A wall's findings with its overrides: a stop that a named person has overridden is a caution with the name and the
  * reason for as long as it states the figures that it stated then. An override that has lapsed is a caution of its own.
  */
-export function withOverrides(findings: Finding[], overrides: Override[], wall: { id: string, formerId?: string | undefined }): Finding[] {
+export function withOverrides(
+  findings: Finding[],
+  overrides: Override[],
+  wall: { id: string, formerId?: string | undefined },
+): Finding[] {
   if (overrides.length === 0) return findings
   return findings.flatMap((finding) => {
     if (finding.severity !== 'stop') return [finding]

@@ -24,8 +24,10 @@ export function accuracyOf(marks: Mark[], units: UnitSystem, precision: Precisio
     const { running, height, fromLevel } = mark
     const off = fromPrintedLevel(mark, units, precision)
     return [
-      ...[running, height].flatMap(mm => mm === undefined ? [] : [printed(mm) - mm]),
-      ...off === undefined || height === undefined || fromLevel === undefined ? [] : [printed(height - fromLevel) + printed(off) - height],
+      ...[running, height].flatMap(mm => (mm === undefined ? [] : [printed(mm) - mm])),
+      ...(off === undefined || height === undefined || fromLevel === undefined
+        ? []
+        : [printed(height - fromLevel) + printed(off) - height]),
     ]
   })
   const rounding = errors.reduce((worst, error) => Math.max(worst, Math.abs(error)), 0)
@@ -34,7 +36,11 @@ export function accuracyOf(marks: Mark[], units: UnitSystem, precision: Precisio
 }
 
 /** How true marks are by the way of measuring that the house rules name, and what the other way would give. */
-export function howTrue({ running, markToMark, inRow }: Accuracy, { measuring = 'running' }: Rules, system: UnitSystem): string {
+export function howTrue(
+  { running, markToMark, inRow }: Accuracy,
+  { measuring = 'running' }: Rules,
+  system: UnitSystem,
+): string {
   const [each, last] = [toleranceToString(running, system), toleranceToString(markToMark, system)]
   return measuring === 'running'
     ? `Marks are accurate to ± ${each} (one standard deviation); measured mark to mark, the last of ${inRow}: ± ${last}.`

@@ -20,7 +20,8 @@ export interface Marking {
 }
 
 /** Findings about the marks. */
-export const markFindings = (wall: Wall, arrays: ArrayPlan[], { levelLine }: Marking, rules: Rules): Finding[] => levelFindings(wall, arrays, levelLine?.turn, rules)
+export const markFindings = (wall: Wall, arrays: ArrayPlan[], { levelLine }: Marking, rules: Rules): Finding[] =>
+  levelFindings(wall, arrays, levelLine?.turn, rules)
 
 /** Turns a wall's arrays and wiring into marks, each reckoned by itself from the datum and the level line. */
 export function mark(wall: Wall, arrays: ArrayPlan[], wiring: Wiring, rules: Rules): Marking {

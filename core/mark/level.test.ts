@@ -6,7 +6,16 @@ import { textToString } from '../units'
 import { fromPrintedLevel } from './marks'
 import { tableOf } from './sheet'
 
-const line = (change: Partial<Feature> = {}): Feature => ({ id: 'f1', kind: 'ceiling-line', x: 0, y: 2600, width: 6200, height: 20, slope: 4, ...change })
+const line = (change: Partial<Feature> = {}): Feature => ({
+  id: 'f1',
+  kind: 'ceiling-line',
+  x: 0,
+  y: 2600,
+  width: 6200,
+  height: 20,
+  slope: 4,
+  ...change,
+})
 /**
  * The example wall under a ceiling line that was measured; its array’s middle is at x 3100, its level line at 1938.4.
  */
@@ -24,7 +33,9 @@ const of = ({ marking }: ReturnType<typeof marked>, id: string) => marking.marks
 describe('true to gravity', () => {
   it('warns of a line beside the displays that is off by more than 3 mm/m, either way', () => {
     expect(told(marked([line()]))).toEqual(['caution line-off-level'])
-    expect(textToString(marked([line({ slope: -3.1 })]).findings[0]!.message, 'metric')).toContain('falls 3.1 mm/m to the right')
+    expect(textToString(marked([line({ slope: -3.1 })]).findings[0]!.message, 'metric')).toContain(
+      'falls 3.1 mm/m to the right',
+    )
     expect(told(marked([line({ slope: 3 })]))).toEqual([])
     // The outline’s top is at 2226.5: 1500 above it is not beside it any more.
     expect([told(marked([line({ y: 3726 })])).length, told(marked([line({ y: 3727 })])).length]).toEqual([1, 0])
@@ -52,9 +63,20 @@ describe('with a line of the building', () => {
     const { marking: { marks } } = marked([line()], follow)
     const ends = marks.filter(({ kind }) => kind === 'level-line')
     // 3100 and 1532.7 from the middle, at 4 mm/m.
-    expect(ends.map(({ height }) => height!.toFixed(2))).toEqual([(1938.4 - 12.4).toFixed(2), (1938.4 + 6.13).toFixed(2)])
-    expect(tableOf(marks, 'metric', {}).slice(0, 2).map(({ label, running, height }) => [label, running, height])).toEqual([['Level line at the datum', '0', '1926'], ['Level line at the far end', '4633', '1945']])
-    for (const mark of marks.filter(({ kind }) => kind === 'hole')) expect(Math.abs(fromPrintedLevel(mark, 'metric', {})! - mark.fromLevel!)).toBeLessThanOrEqual(0.51)
+    expect(ends.map(({ height }) => height!.toFixed(2))).toEqual([
+      (1938.4 - 12.4).toFixed(2),
+      (1938.4 + 6.13).toFixed(2),
+    ])
+    expect(
+      tableOf(marks, 'metric', {})
+        .slice(0, 2)
+        .map(({ label, running, height }) => [label, running, height]),
+    ).toEqual([
+      ['Level line at the datum', '0', '1926'],
+      ['Level line at the far end', '4633', '1945'],
+    ])
+    for (const mark of marks.filter(({ kind }) => kind === 'hole'))
+      expect(Math.abs(fromPrintedLevel(mark, 'metric', {})! - mark.fromLevel!)).toBeLessThanOrEqual(0.51)
   })
 
   it('keeps a tape’s row together, whatever its heights', () => {
@@ -69,7 +91,9 @@ describe('with a line of the building', () => {
     // Far above the line a hole goes aside by 4 mm/m of its height.
     const steep = marked([line({ slope: Math.ceil(1000 * (margin + 0.5) / 152) })], follow)
     expect(told(steep)).toContain('stop turned-hole-misses')
-    expect(steep.marking.marks.filter(({ margin }) => margin !== undefined && margin < 0).length).toBe(steep.findings.filter(({ code }) => code === 'turned-hole-misses').length)
+    expect(steep.marking.marks.filter(({ margin }) => margin !== undefined && margin < 0).length).toBe(
+      steep.findings.filter(({ code }) => code === 'turned-hole-misses').length,
+    )
   })
 
   it('is true to gravity, and says so, where no line was measured', () => {

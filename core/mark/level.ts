@@ -36,7 +36,12 @@ export interface Turn { slope: number, about: Point, with: string }
 /**
  * The turn that the house rule asks for: none where what is level is true to gravity, or where no line was measured.
  */
-export function turnOf(wall: Wall, arrays: ArrayPlan[], level: number, { level: chosen = 'gravity' }: Rules): Turn | undefined {
+export function turnOf(
+  wall: Wall,
+  arrays: ArrayPlan[],
+  level: number,
+  { level: chosen = 'gravity' }: Rules,
+): Turn | undefined {
   const [first] = arrays
   const line = chosen === 'building-line' && first ? lineBeside(wall, first) : undefined
   return line && { slope: line.slope, about: { x: centreOf(first!.outline).x, y: level }, with: line.id }
@@ -53,17 +58,24 @@ export function turned({ x, y }: Point, turn: Turn | undefined): Point {
   if (!turn) return { x, y }
   const angle = Math.atan(turn.slope / 1000)
   const [dx, dy] = [x - turn.about.x, y - turn.about.y]
-  return { x: turn.about.x + dx * Math.cos(angle) - dy * Math.sin(angle), y: turn.about.y + dx * Math.sin(angle) + dy * Math.cos(angle) }
+  return {
+    x: turn.about.x + dx * Math.cos(angle) - dy * Math.sin(angle),
+    y: turn.about.y + dx * Math.sin(angle) + dy * Math.cos(angle),
+  }
 }
 
 /** How high a level line is where an upright at x crosses it, mm above the floor. */
-export const levelAt = ({ y, turn }: { y: number, turn?: Turn }, x: number): number => turn ? y + (x - turn.about.x) * turn.slope / 1000 : y
+export const levelAt = ({ y, turn }: { y: number, turn?: Turn }, x: number): number =>
+  turn ? y + ((x - turn.about.x) * turn.slope) / 1000 : y
 
 /**
  * What is left of a hole's margin once it is turned, at the least: along a member nothing is lost by what it moves up
  * or down.
  */
-export function turnedMargin(hole: Pick<Hole, 'x' | 'y' | 'member'> & { margin: number }, turn: Turn | undefined): number {
+export function turnedMargin(
+  hole: Pick<Hole, 'x' | 'y' | 'member'> & { margin: number },
+  turn: Turn | undefined,
+): number {
   const at = turned(hole, turn)
   const [aside, up] = [Math.abs(at.x - hole.x), Math.abs(at.y - hole.y)]
   return hole.margin - (hole.member === undefined ? Math.max(aside, up) : aside)
@@ -85,7 +97,9 @@ export function levelFindings(wall: Wall, arrays: ArrayPlan[], turn: Turn | unde
               severity: 'caution',
               code: 'line-off-level',
               subject: { kind: 'array', id },
-              message: words`${name} is level, but the building line beside it ${line.slope > 0 ? 'rises' : 'falls'} ${quantity(Math.abs(line.slope), 'mm/m')} to the right: it will look crooked.`,
+              message: words`${name} is level, but the building line beside it
+                ${line.slope > 0 ? 'rises' : 'falls'} ${quantity(Math.abs(line.slope), 'mm/m')} to the right: it will
+                look crooked.`,
               remedy: words`Ask the client whether the array follows gravity or the line, or hide the line.`,
             },
           ]
@@ -105,7 +119,9 @@ export function levelFindings(wall: Wall, arrays: ArrayPlan[], turn: Turn | unde
       severity: 'note',
       code: 'level-follows-line',
       subject: { kind: 'feature', id: turn.with },
-      message: words`Everything is marked ${quantity(Math.abs(turn.slope), 'mm/m')} ${turn.slope > 0 ? 'up' : 'down'} to the right, following a building line, about the centre of ${arrays[0]!.name}. The drawing shows it level.`,
+      message: words`Everything is marked
+        ${quantity(Math.abs(turn.slope), 'mm/m')} ${turn.slope > 0 ? 'up' : 'down'} to the right, following a
+        building line, about the centre of ${arrays[0]!.name}. The drawing shows it level.`,
     },
     ...misses,
   ]

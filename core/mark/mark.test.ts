@@ -24,7 +24,10 @@ describe('marks', () => {
     expect(hole.fromLevel).toBeCloseTo(2090.4 - 1938.4, 9)
     expect([hole.bit, hole.depth, hole.member]).toEqual([6.5, 74, 0])
     expect(by(marking, 'a1-r2c3-plate').running).toBeCloseTo(2078 + 2 * 1022 - 500, 9)
-    expect(by(marking, 'a1-corner-tr')).toMatchObject({ running: expect.closeTo(4632.7 - 500, 9), height: expect.closeTo(2226.5, 9) })
+    expect(by(marking, 'a1-corner-tr')).toMatchObject({
+      running: expect.closeTo(4632.7 - 500, 9),
+      height: expect.closeTo(2226.5, 9),
+    })
     expect(by(marking, 'a1-centre-x')).not.toHaveProperty('height')
   })
 
@@ -37,12 +40,23 @@ describe('marks', () => {
 
   it('show where a plate is bolted to its rails, as high as the rail’s own holes', () => {
     const { marks } = marked((job) => {
-      Object.assign(job.walls[0]!.arrays[0]!, { rows: 1, columns: 1, carrier: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150 } })
+      Object.assign(job.walls[0]!.arrays[0]!, {
+        rows: 1,
+        columns: 1,
+        carrier: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150 },
+      })
     })
     // A rail is solid all along: one bolt to each of the four slots.
     const bolts = marks.filter(({ kind }) => kind === 'bolt')
-    expect(bolts.map(({ label }) => label)).toEqual(['R1 C1 bolt 1, top', 'R1 C1 bolt 2, top', 'R1 C1 bolt 3, bottom', 'R1 C1 bolt 4, bottom'])
-    const heights = (kind: string) => [...new Set(marks.filter(mark => mark.kind === kind).map(({ height }) => height!.toFixed(3)))]
+    expect(bolts.map(({ label }) => label)).toEqual([
+      'R1 C1 bolt 1, top',
+      'R1 C1 bolt 2, top',
+      'R1 C1 bolt 3, bottom',
+      'R1 C1 bolt 4, bottom',
+    ])
+    const heights = (kind: string) => [
+      ...new Set(marks.filter(mark => mark.kind === kind).map(({ height }) => height!.toFixed(3))),
+    ]
     expect(heights('bolt')).toEqual(heights('hole'))
     expect(tableOf(bolts, 'metric', {}).map(({ drill, into }) => [drill, into])[0]).toEqual(['maker’s bolt', ''])
   })
@@ -54,8 +68,16 @@ describe('marks', () => {
 
   it('come in rows that a tape is laid along once', () => {
     const rows = rowsOf(marked().marks)
-    expect(rows.map(({ label, marks }) => [label, marks.length])).toEqual([['R1 top', 6], ['R1 bottom', 6], ['R2 top', 6], ['R2 bottom', 6]])
-    for (const { marks } of rows) expect(marks.map(({ running }) => running)).toEqual([...marks.map(({ running }) => running)].sort((a, b) => a - b))
+    expect(rows.map(({ label, marks }) => [label, marks.length])).toEqual([
+      ['R1 top', 6],
+      ['R1 bottom', 6],
+      ['R2 top', 6],
+      ['R2 bottom', 6],
+    ])
+    for (const { marks } of rows)
+      expect(marks.map(({ running }) => running)).toEqual(
+        [...marks.map(({ running }) => running)].sort((a, b) => a - b),
+      )
   })
 })
 
@@ -68,7 +90,9 @@ describe('accuracy', () => {
     const rows = tableOf(marks, 'metric', { decimals: 0 })
     const line = read(rows.find(({ kind }) => kind === 'level-line')!.height)
     const errors = rows.flatMap(({ running, height, fromLevel }, n) => [
-      running === '' ? 0 : read(running) - marks[n]!.running!, height === '' ? 0 : read(height) - marks[n]!.height!, fromLevel === '' ? 0 : line + read(fromLevel) - marks[n]!.height!,
+      running === '' ? 0 : read(running) - marks[n]!.running!,
+      height === '' ? 0 : read(height) - marks[n]!.height!,
+      fromLevel === '' ? 0 : line + read(fromLevel) - marks[n]!.height!,
     ])
     expect(metric.rounding).toBeCloseTo(Math.max(...errors.map(Math.abs)), 9)
     expect(metric.rounding).toBeGreaterThan(0.3)
@@ -86,12 +110,16 @@ describe('the sheet', () => {
     const job = exampleJob()
     const wall = job.walls[0]!
     const options = { paper: 'a3', units: 'metric', precision: {} } as const
-    expect(drawSheet(job, wall, planWall(wall, job), options).pages.map(svgText).join()).not.toContain('Not to be drilled')
+    expect(drawSheet(job, wall, planWall(wall, job), options).pages.map(svgText).join()).not.toContain(
+      'Not to be drilled',
+    )
     wall.arrays[0]!.at.x.value += 120
     const planned = planWall(wall, job)
     const missed = tableOf(planned.marking.marks, 'metric', {}).filter(({ misses }) => misses)
     expect(missed.map(({ into }) => into)).toContain('misses 1')
     expect(missed).toHaveLength(planned.findings.filter(({ code }) => code === 'hole-misses-member').length)
-    expect(svgText(drawSheet(job, wall, planned, options).pages[0]!)).toContain(`Do not drill from this sheet: ${planned.findings.length} stops are open`)
+    expect(svgText(drawSheet(job, wall, planned, options).pages[0]!)).toContain(
+      `Do not drill from this sheet: ${planned.findings.length} stops are open`,
+    )
   })
 })

@@ -1,4 +1,4 @@
-import { itemName } from '../job'
+import { itemName, type Base } from '../job'
 import type { ArrayPlan, Hole, Position } from '../mount'
 import { centreOf, type Rect } from '../geometry'
 import type { Subject } from '../subject'
@@ -7,7 +7,8 @@ import { roundLength, type Precision, type UnitSystem } from '../units'
 import type { Datum, LevelLine } from './datum'
 import { levelAt, turned, turnedMargin } from './level'
 
-export type MarkKind = 'level-line' | 'centre-line' | 'corner' | 'plate-centre' | 'hole' | 'bolt' | 'cut-out' | 'opening' | 'bore'
+export type MarkKind
+  = 'level-line' | 'centre-line' | 'corner' | 'plate-centre' | 'hole' | 'bolt' | 'cut-out' | 'opening' | 'bore'
 
 /**
  * One thing to mark on the wall. Every figure is reckoned from the datum, the floor or the level
@@ -28,12 +29,17 @@ export interface Mark {
   depth?: number
   member?: number
   margin?: number
+  /** The sheet behind the covering that a hole goes into. */
+  into?: Base
   /** Cut-outs and openings: how wide and high they are, with the first of their corners. */
   size?: { width: number, height: number }
 }
 
 /** What a mark is of: a hole, or nothing but a mark. */
-export const subjectOf = ({ id, kind }: Pick<Mark, 'id' | 'kind'>): Subject => ({ kind: kind === 'hole' || kind === 'bolt' ? 'hole' : 'mark', id })
+export const subjectOf = ({ id, kind }: Pick<Mark, 'id' | 'kind'>): Subject => ({
+  kind: kind === 'hole' || kind === 'bolt' ? 'hole' : 'mark',
+  id,
+})
 
 /**
  * How far a mark is above (+) or below (−) the level line as that is printed, mm, not rounded: anyone who draws the
@@ -43,8 +49,14 @@ export const subjectOf = ({ id, kind }: Pick<Mark, 'id' | 'kind'>): Subject => (
  * @example
  * // A line at 1938.4 is printed 1938: a hole at 2090.4 is 152.4 above it, not 152.0
  */
-export function fromPrintedLevel({ height, fromLevel }: Pick<Mark, 'height' | 'fromLevel'>, units: UnitSystem, precision: Precision): number | undefined {
-  return height === undefined || fromLevel === undefined ? undefined : height - roundLength(height - fromLevel, units, precision)
+export function fromPrintedLevel(
+  { height, fromLevel }: Pick<Mark, 'height' | 'fromLevel'>,
+  units: UnitSystem,
+  precision: Precision,
+): number | undefined {
+  return height === undefined || fromLevel === undefined
+    ? undefined
+    : height - roundLength(height - fromLevel, units, precision)
 }
 
 type Place = { x?: number, y?: number }
@@ -64,15 +76,32 @@ function markAt(id: string, kind: MarkKind, label: string, { x, y }: Place, datu
  */
 function levelMarks(arrays: ArrayPlan[], datum: Datum, level: LevelLine): Mark[] {
   if (!level.turn) return [markAt('level-line', 'level-line', 'Level line', { y: level.y }, datum, level)]
-  const far = arrays.flatMap(({ outline }) => [outline.x, outline.x + outline.width]).reduce((a, b) => Math.abs(b - datum.x) > Math.abs(a - datum.x) ? b : a)
-  const at = (id: string, where: string, x: number): Mark => ({ id, kind: 'level-line', label: `Level line ${where}`, running: x - datum.x, height: levelAt(level, x), fromLevel: 0 })
+  const far = arrays
+    .flatMap(({ outline }) => [outline.x, outline.x + outline.width])
+    .reduce((a, b) => (Math.abs(b - datum.x) > Math.abs(a - datum.x) ? b : a))
+  const at = (id: string, where: string, x: number): Mark => ({
+    id,
+    kind: 'level-line',
+    label: `Level line ${where}`,
+    running: x - datum.x,
+    height: levelAt(level, x),
+    fromLevel: 0,
+  })
   return [at('level-line', 'at the datum', datum.x), at('level-line-far', 'at the far end', far)]
 }
 
 function holeMark(hole: Hole, name: string, datum: Datum, level: LevelLine): Mark {
-  const mark = markAt(hole.id, 'hole', `${name} ${hole.row} ${hole.rank}${hole.byHand ? ', manual' : ''}`, hole, datum, level)
+  const mark = markAt(
+    hole.id,
+    'hole',
+    `${name} ${hole.row} ${hole.rank}${hole.byHand ? ', manual' : ''}`,
+    hole,
+    datum,
+    level,
+  )
   if (hole.bit !== undefined) [mark.bit, mark.depth] = [hole.bit, hole.depth]
   if (hole.member !== undefined) mark.member = hole.member
+  if (hole.into !== undefined) mark.into = hole.into
   if (hole.margin !== undefined) mark.margin = turnedMargin({ ...hole, margin: hole.margin }, level.turn)
   return mark
 }
@@ -81,18 +110,39 @@ function positionMarks(position: Position, datum: Datum, level: LevelLine): Mark
   const name = `R${position.row} C${position.column}`
   const { plate, holes = [], bolts = [] } = position
   return [
-    ...plate ? [markAt(`${position.id}-plate`, 'plate-centre', `${name} plate centre${plate.byHand ? ', manual' : ''}`, plate.centre, datum, level)] : [],
+    ...(plate
+      ? [
+          markAt(
+            `${position.id}-plate`,
+            'plate-centre',
+            `${name} plate centre${plate.byHand ? ', manual' : ''}`,
+            plate.centre,
+            datum,
+            level,
+          ),
+        ]
+      : []),
     ...holes.map(hole => holeMark(hole, name, datum, level)),
     ...bolts.map(bolt => markAt(bolt.id, 'bolt', `${name} bolt ${bolt.rank}, ${bolt.row}`, bolt, datum, level)),
   ]
 }
 
 /** The four corners of what is cut, each from the datum and the level line; its size stands with the first. */
-function cornersOf(id: string, kind: MarkKind, name: string, { x, y, width, height }: Rect, datum: Datum, level: LevelLine): Mark[] {
-  const at = (corner: string, words: string, place: { x: number, y: number }) => markAt(`${id}-${corner}`, kind, `${name} ${words}`, place, datum, level)
+function cornersOf(
+  id: string,
+  kind: MarkKind,
+  name: string,
+  { x, y, width, height }: Rect,
+  datum: Datum,
+  level: LevelLine,
+): Mark[] {
+  const at = (corner: string, words: string, place: { x: number, y: number }) =>
+    markAt(`${id}-${corner}`, kind, `${name} ${words}`, place, datum, level)
   return [
-    { ...at('tl', 'top left', { x, y: y + height }), size: { width, height } }, at('tr', 'top right', { x: x + width, y: y + height }),
-    at('bl', 'bottom left', { x, y }), at('br', 'bottom right', { x: x + width, y }),
+    { ...at('tl', 'top left', { x, y: y + height }), size: { width, height } },
+    at('tr', 'top right', { x: x + width, y: y + height }),
+    at('bl', 'bottom left', { x, y }),
+    at('br', 'bottom right', { x: x + width, y }),
   ]
 }
 

@@ -6,24 +6,55 @@ import { planWall } from '../plan'
 import { cases } from '../../tests/fixtures/soak'
 
 /** The example's grid on a wall of block, its anchors keeping 32 from the joints. */
-function onBlock(block: Partial<NonNullable<Job['walls'][0]['structure']['block']>>, change: (job: Job) => void = () => {}) {
+function onBlock(
+  block: Partial<NonNullable<Job['walls'][0]['structure']['block']>>,
+  change: (job: Job) => void = () => {},
+) {
   const job = exampleJob()
   const [wall] = job.walls
-  wall!.structure = { kind: 'block', block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 }, ...block } }
+  wall!.structure = {
+    kind: 'block',
+    block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 }, ...block },
+  }
   wall!.arrays[0]!.shiftTolerance = { x: 20, y: 20 }
-  job.catalogue.fasteners = [{ id: 'lag', kind: 'sleeve-anchor', base: 'block', diameter: 8, length: 90, allowable: { tension: 600, shear: 1100 }, embedment: 40 }]
+  job.catalogue.fasteners = [
+    {
+      id: 'lag',
+      kind: 'sleeve-anchor',
+      base: 'block',
+      diameter: 8,
+      length: 90,
+      allowable: { tension: 600, shear: 1100 },
+      embedment: 40,
+    },
+  ]
   change(job)
   return planWall(wall!, job).arrays[0]!
 }
 
-const blocks = fc.record({
-  origin: fc.record({ x: fc.integer({ min: 0, max: 399 }), y: fc.integer({ min: 0, max: 199 }) }),
-  bond: fc.constantFrom('running' as const, 'stack' as const),
-  size: fc.constantFrom({ length: 390, height: 190, joint: 10 }, { length: 397, height: 194, joint: 9.5 }, { length: 440, height: 215, joint: 10 }),
-}).map(({ origin, bond, size }) => ({ origin, bond, ...size }))
+const blocks = fc
+  .record({
+    origin: fc.record({ x: fc.integer({ min: 0, max: 399 }), y: fc.integer({ min: 0, max: 199 }) }),
+    bond: fc.constantFrom('running' as const, 'stack' as const),
+    size: fc.constantFrom(
+      { length: 390, height: 190, joint: 10 },
+      { length: 397, height: 194, joint: 9.5 },
+      { length: 440, height: 215, joint: 10 },
+    ),
+  })
+  .map(({ origin, bond, size }) => ({ origin, bond, ...size }))
 
 /** How near a hole is to the face of any joint, straight from the coursing. */
-function clearance({ x, y }: { x: number, y: number }, { origin, bond, length, height, joint }: { origin: { x: number, y: number }, bond: string, length: number, height: number, joint: number }) {
+function clearance(
+  { x, y }: { x: number, y: number },
+  {
+    origin,
+    bond,
+    length,
+    height,
+    joint,
+  }: { origin: { x: number, y: number }, bond: string, length: number, height: number, joint: number },
+) {
   const [module, course] = [length + joint, height + joint]
   const n = Math.floor((y - origin.y) / course)
   const up = y - origin.y - n * course
@@ -57,7 +88,12 @@ describe('plates on block', () => {
       }
       // The two plates' centres, 576.8 apart, with holes 210 above and 150 below.
       const nominal = found.positions.map(({ pattern }) => pattern.y - 40 - found.shift.y)
-      const heldAt = (shift: number) => nominal.filter(y => Array.from({ length: 241 }, (_, n) => n / 10 - 12).some(by => clear(y + shift + by + 210) && clear(y + shift + by - 150))).length
+      const heldAt = (shift: number) =>
+        nominal.filter(y =>
+          Array.from({ length: 241 }, (_, n) => n / 10 - 12).some(
+            by => clear(y + shift + by + 210) && clear(y + shift + by - 150),
+          ),
+        ).length
       const counts = Array.from({ length: 41 }, (_, n) => ({ shift: n - 20, held: heldAt(n - 20) }))
       const most = Math.max(...counts.map(({ held }) => held))
       const least = Math.min(...counts.filter(({ held }) => held === most).map(({ shift }) => Math.abs(shift)))
@@ -84,10 +120,21 @@ describe('furring over block', () => {
     const job = exampleJob()
     const [wall] = job.walls
     job.rules = furring ? { furring } : {}
-    wall!.structure = { kind: 'block', specificGravity: 0.42, block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 } }, members: wall!.structure.members }
-    wall!.covering = [{ material: 'furring', thickness: 38, width: 45, spacing: 400 }, { material: 'gypsum-board', thickness: 12.5 }]
+    wall!.structure = {
+      kind: 'block',
+      specificGravity: 0.42,
+      block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 } },
+      members: wall!.structure.members,
+    }
+    wall!.covering = [
+      { material: 'furring', thickness: 38, width: 45, spacing: 400 },
+      { material: 'gypsum-board', thickness: 12.5 },
+    ]
     const { arrays, findings } = planWall(wall!, job)
-    return { codes: findings.filter(({ severity }) => severity === 'stop').map(({ code }) => code), holes: arrays[0]!.positions[0]!.holes! }
+    return {
+      codes: findings.filter(({ severity }) => severity === 'stop').map(({ code }) => code),
+      holes: arrays[0]!.positions[0]!.holes!,
+    }
   }
   it('is gone through unless the house rule fixes into it; a screw then stays within it', () => {
     expect(furred(undefined).codes).toContain('fastener-of-another-base')
@@ -101,23 +148,39 @@ describe('furring over block', () => {
 
 describe('the mirror image of a wall', () => {
   it('has the mirror image of its plan', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: 0, max: 6200 }), { minLength: 6, maxLength: 18 }), fc.integer({ min: 0, max: 40 }), (centres, tolerance) => {
-      const planOf = (mirrored: boolean) => {
-        const job = exampleJob()
-        const [wall] = job.walls
-        const at = (x: number) => mirrored ? 6200 - x : x
-        wall!.structure.members = [...new Set(centres)].map(centre => ({ centre: at(centre), width: 38 }))
-        Object.assign(wall!.arrays[0]!, { at: { x: { edge: 'centre', value: at(3100) }, y: { edge: 'centre', value: 1650 } }, shiftTolerance: { x: tolerance, y: 0 } })
-        return planWall(wall!, job).arrays[0]!
-      }
-      const [one, other] = [planOf(false), planOf(true)]
-      const heldIn = ({ positions }: typeof one) => positions.filter(({ plate }) => plate!.held).length
-      const leastIn = ({ positions }: typeof one) => Math.min(...positions.filter(({ plate }) => plate!.held).flatMap(({ holes }) => holes!.map(({ margin }) => margin!)))
-      expect(heldIn(other)).toBe(heldIn(one))
-      expect(Math.abs(other.shift.x)).toBe(Math.abs(one.shift.x))
-      if (heldIn(one) > 0) expect(leastIn(other)).toBeCloseTo(leastIn(one), 6)
-      const slidesIn = ({ positions }: typeof one) => positions.reduce((sum, { plate }) => sum + Math.abs(plate!.lateralShift), 0)
-      expect(slidesIn(other)).toBeCloseTo(slidesIn(one), 4)
-    }), { numRuns: cases(60) })
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 6200 }), { minLength: 6, maxLength: 18 }),
+        fc.integer({ min: 0, max: 40 }),
+        (centres, tolerance) => {
+          const planOf = (mirrored: boolean) => {
+            const job = exampleJob()
+            const [wall] = job.walls
+            const at = (x: number) => (mirrored ? 6200 - x : x)
+            wall!.structure.members = [...new Set(centres)].map(centre => ({ centre: at(centre), width: 38 }))
+            Object.assign(wall!.arrays[0]!, {
+              at: { x: { edge: 'centre', value: at(3100) }, y: { edge: 'centre', value: 1650 } },
+              shiftTolerance: { x: tolerance, y: 0 },
+            })
+            return planWall(wall!, job).arrays[0]!
+          }
+          const [one, other] = [planOf(false), planOf(true)]
+          const heldIn = ({ positions }: typeof one) => positions.filter(({ plate }) => plate!.held).length
+          const leastIn = ({ positions }: typeof one) =>
+            Math.min(
+              ...positions
+                .filter(({ plate }) => plate!.held)
+                .flatMap(({ holes }) => holes!.map(({ margin }) => margin!)),
+            )
+          expect(heldIn(other)).toBe(heldIn(one))
+          expect(Math.abs(other.shift.x)).toBe(Math.abs(one.shift.x))
+          if (heldIn(one) > 0) expect(leastIn(other)).toBeCloseTo(leastIn(one), 6)
+          const slidesIn = ({ positions }: typeof one) =>
+            positions.reduce((sum, { plate }) => sum + Math.abs(plate!.lateralShift), 0)
+          expect(slidesIn(other)).toBeCloseTo(slidesIn(one), 4)
+        },
+      ),
+      { numRuns: cases(60) },
+    )
   })
 })

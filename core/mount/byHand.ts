@@ -15,14 +15,45 @@ export function handFindings(array: ScreenArray, cells: MountedCell[]): Finding[
     const name = `R${row} C${column}`
     const choice = array.plates?.find(plate => plate.row === row && plate.column === column)
     return [
-      ...plate.byHand ? [{ ...about, code: 'plate-by-hand' as const, subject: { kind: 'screen' as const, id }, message: words`The plate of ${name} is placed manually, lateral adjustment ${plate.lateralShift}, height adjustment ${plate.heightShift}${because(choice?.reason)}.` }] : [],
-      ...holes.filter(({ byHand }) => byHand).flatMap((hole): Finding[] => {
-        const moved = array.holes?.find(each => each.row === row && each.column === column && each.of === hole.row && each.rank === hole.rank)
-        return [
-          { ...about, code: 'hole-by-hand' as const, subject: { kind: 'hole' as const, id: hole.id }, message: words`${holeName({ row, column }, hole)} at ${hole.x} is placed manually${because(moved?.reason)}.` },
-          ...hole.slot === undefined ? [{ ...about, severity: 'stop' as const, code: 'hole-off-slot' as const, subject: { kind: 'hole' as const, id: hole.id }, message: words`${holeName({ row, column }, hole)} at ${hole.x} is not in a slot of the plate.`, remedy: words`Move the hole into a slot, or move the plate.` }] : [],
-        ]
-      }),
+      ...(plate.byHand
+        ? [
+            {
+              ...about,
+              code: 'plate-by-hand' as const,
+              subject: { kind: 'screen' as const, id },
+              message: words`The plate of ${name} is placed manually, lateral adjustment ${plate.lateralShift},
+                height adjustment ${plate.heightShift}${because(choice?.reason)}.`,
+            },
+          ]
+        : []),
+      ...holes
+        .filter(({ byHand }) => byHand)
+        .flatMap((hole): Finding[] => {
+          const moved = array.holes?.find(
+            each => each.row === row && each.column === column && each.of === hole.row && each.rank === hole.rank,
+          )
+          return [
+            {
+              ...about,
+              code: 'hole-by-hand' as const,
+              subject: { kind: 'hole' as const, id: hole.id },
+              message: words`${holeName({ row, column }, hole)} at ${hole.x} is placed
+                manually${because(moved?.reason)}.`,
+            },
+            ...(hole.slot === undefined && !hole.secures
+              ? [
+                  {
+                    ...about,
+                    severity: 'stop' as const,
+                    code: 'hole-off-slot' as const,
+                    subject: { kind: 'hole' as const, id: hole.id },
+                    message: words`${holeName({ row, column }, hole)} at ${hole.x} is not in a slot of the plate.`,
+                    remedy: words`Move the hole into a slot, or move the plate.`,
+                  },
+                ]
+              : []),
+          ]
+        }),
     ]
   })
 }

@@ -67,7 +67,14 @@ const spans = (zones: FixingZone[], left: number, right: number): boolean =>
 function supportsFor(bolts: Bolt[], zones: FixingZone[], kept?: KeptSupports): { zones: FixingZone[], held: boolean } {
   const [left, right] = [Math.min(...bolts.map(({ x }) => x)), Math.max(...bolts.map(({ x }) => x))]
   // Of a doubled member one ply is fixed to.
-  const good = [...new Map(zones.filter(({ usable }) => usable >= 0).reverse().map(zone => [zone.index, zone])).values()].reverse()
+  const good = [
+    ...new Map(
+      zones
+        .filter(({ usable }) => usable >= 0)
+        .reverse()
+        .map(zone => [zone.index, zone]),
+    ).values(),
+  ].reverse()
   const asIssued = good.filter(({ index }) => kept?.issued.has(index) || kept?.made.has(index))
   if (kept?.isWhole && kept.issued.size > 0 && spans(asIssued, left, right)) return { zones: asIssued, held: true }
   const fresh = bracketing(good, left, right)
@@ -90,7 +97,14 @@ function bracketing(good: FixingZone[], left: number, right: number): { zones: F
 }
 
 /** The member to the right of a place, or the last but one from either end beyond them. */
-const rightOf = (x: number, centres: number[]) => Math.min(Math.max(centres.findIndex(centre => centre >= x), 1), centres.length - 1)
+const rightOf = (x: number, centres: number[]) =>
+  Math.min(
+    Math.max(
+      centres.findIndex(centre => centre >= x),
+      1,
+    ),
+    centres.length - 1,
+  )
 
 /**
  * What of a load at a place comes to each member that a strip is fixed to: to its two neighbours in inverse proportion
@@ -99,7 +113,15 @@ const rightOf = (x: number, centres: number[]) => Math.min(Math.max(centres.find
 export function leansOn(x: number, centres: number[]): number[] {
   const right = rightOf(x, centres)
   const span = (centres[right] ?? 0) - (centres[right - 1] ?? 0)
-  return centres.map((centre, n) => !(span > 0) ? 1 / centres.length : n === right - 1 ? (centres[right]! - x) / span : n === right ? (x - centres[right - 1]!) / span : 0)
+  return centres.map((centre, n) =>
+    !(span > 0)
+      ? 1 / centres.length
+      : n === right - 1
+        ? (centres[right]! - x) / span
+        : n === right
+          ? (x - centres[right - 1]!) / span
+          : 0,
+  )
 }
 
 /** What comes to each member, and how far the strip is bent between two of them by a load of 1 on each bolt. */
@@ -209,5 +231,7 @@ export function stripsFor(carrier: Carrier, plates: Carried[], ground: Ground): 
  * Where a strip is fixed, and how far up each hole is; nearest first to the plate whose holes they are counted with.
  */
 export function holesOfStrip({ of, supports, heights }: Strip): (HolePlace & { y: number })[] {
-  return supports.flatMap(({ member, ply, x, margin }) => heights.map(y => ({ row: of, x, y, member, ...ply !== undefined && { ply }, margin })))
+  return supports.flatMap(({ member, ply, x, margin }) =>
+    heights.map(y => ({ row: of, x, y, member, ...(ply !== undefined && { ply }), margin })),
+  )
 }

@@ -14,7 +14,13 @@ export function costsLess(a: Cost, b: Cost): boolean {
 export const plus = (a: Cost, b: Cost): Cost => a.map((each, n) => each + b[n]!)
 
 /** One of a chain: where it may be, the places at which its cost changes, and what a place costs. */
-export interface Link { range: Interval, barred: Interval[], half: number, breaks: number[], cost: (at: number) => Cost }
+export interface Link {
+  range: Interval
+  barred: Interval[]
+  half: number
+  breaks: number[]
+  cost: (at: number) => Cost
+}
 
 interface State { x: number, cost: Cost, before?: State }
 

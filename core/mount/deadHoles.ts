@@ -30,7 +30,9 @@ export function clearOf(dead: DeadHoles, zones: FixingZone[], heights: number[])
   if (stretches.length === 0) return zones
   return zones.flatMap((each) => {
     if (each.usable < 0 || !stretches.some(({ from, to }) => from < each.to && to > each.from)) return [each]
-    return subtract([each], stretches).filter(({ from, to }) => to - from > 1e-6).map(({ from, to }) => zone(each.index, (from + to) / 2, (to - from) / 2, each.ply))
+    return subtract([each], stretches)
+      .filter(({ from, to }) => to - from > 1e-6)
+      .map(({ from, to }) => zone(each.index, (from + to) / 2, (to - from) / 2, each.ply))
   })
 }
 
@@ -41,5 +43,7 @@ export function clearOf(dead: DeadHoles, zones: FixingZone[], heights: number[])
 export function clearPlace(dead: DeadHoles, span: Interval, wanted: number, y: number): number {
   const left = subtract([span], tooNear(dead, y))
   if (left.length === 0 || left.some(part => liesIn(part, wanted))) return wanted
-  return left.map(part => nearestIn(part, wanted)).reduce((best, x) => Math.abs(x - wanted) < Math.abs(best - wanted) ? x : best)
+  return left
+    .map(part => nearestIn(part, wanted))
+    .reduce((best, x) => (Math.abs(x - wanted) < Math.abs(best - wanted) ? x : best))
 }

@@ -8,7 +8,9 @@ import { depthsOf } from './depth'
 function found(change: (job: Job, array: ScreenArray) => void) {
   const job = exampleJob()
   change(job, job.walls[0]!.arrays[0]!)
-  return planWall(job.walls[0]!, job).findings.map(({ severity, code, message }) => [severity, code, textToString(message, 'metric')] as const)
+  return planWall(job.walls[0]!, job).findings.map(
+    ({ severity, code, message }) => [severity, code, textToString(message, 'metric')] as const,
+  )
 }
 const codes = (change: Parameters<typeof found>[0]) => found(change).map(([, code]) => code)
 
@@ -22,7 +24,9 @@ describe('how a display stands before the wall', () => {
 
   it('needs room for plug and bend, more where the cable moves, or for a player and air', () => {
     expect(depthsOf({ behind: { plug: 40, cable: 8 } }, m1, d46).need!.value).toBe(40 + 4 * 8)
-    expect(depthsOf({ behind: { plug: 40, cable: 8 } }, { ...m1, depth: { stowed: 58, service: 58 } }, d46).need!.value).toBe(40 + 2.5 * 8)
+    expect(
+      depthsOf({ behind: { plug: 40, cable: 8 } }, { ...m1, depth: { stowed: 58, service: 58 } }, d46).need!.value,
+    ).toBe(40 + 2.5 * 8)
     expect(depthsOf({ behind: { player: 30 } }, m1, d46).need!.value).toBe(40)
     expect(depthsOf({ behind: { plug: 40, cable: 8, player: 70 } }, m1, d46).need!.value).toBe(80)
     expect(depthsOf({ behind: { plug: 40 } }, m1, d46).need).toBeUndefined()
@@ -31,7 +35,15 @@ describe('how a display stands before the wall', () => {
 
 describe('what is told of the depth', () => {
   it('a plug that does not fit, by how much', () => {
-    expect(found((_, array) => { array.behind = { plug: 40, cable: 8 } })).toContainEqual(['stop', 'plug-does-not-fit', 'The space behind Kelda 46N is 58 mm, but plug, cable or player require 72 mm: 14 mm too little.'])
+    expect(
+      found((_, array) => {
+        array.behind = { plug: 40, cable: 8 }
+      }),
+    ).toContainEqual([
+      'stop',
+      'plug-does-not-fit',
+      'The space behind Kelda 46N is 58 mm, but plug, cable or player require 72 mm: 14 mm too little.',
+    ])
     expect(codes((_, array) => { array.behind = { plug: 26, cable: 8 } })).not.toContain('plug-does-not-fit')
   })
 
@@ -43,7 +55,10 @@ describe('what is told of the depth', () => {
 
   it('a lower row that is lifted on under an upper one must come out past its face, or be hung first', () => {
     // The upper row's face stands 58 + 68 out, and 10 more to pass.
-    const lift = (service: number) => codes((job) => { Object.assign(job.catalogue.mounts[0]!, { lift: 24, depth: { stowed: 58, service } }) })
+    const lift = (service: number) =>
+      codes((job) => {
+        Object.assign(job.catalogue.mounts[0]!, { lift: 24, depth: { stowed: 58, service } })
+      })
     expect(lift(136)).not.toContain('hang-before-upper')
     expect(lift(135)).toContain('hang-before-upper')
   })
@@ -54,7 +69,11 @@ describe('what is told of the depth', () => {
       job.walls[0]!.height = height
     }).filter(([, code]) => code === 'no-room-to-lift')
     // The upper row ends 2226.5 up.
-    expect(under(2240)[0]).toEqual(['stop', 'no-room-to-lift', 'R1 C1 has 13.5 mm free above it, but must be lifted 24 mm to hook on.'])
+    expect(under(2240)[0]).toEqual([
+      'stop',
+      'no-room-to-lift',
+      'R1 C1 has 13.5 mm free above it, but must be lifted 24 mm to hook on.',
+    ])
     expect(under(2251)).toEqual([])
   })
 })
@@ -85,7 +104,11 @@ describe('what is told of a recess and of a face', () => {
     const bulge = (out: number) => codes((job) => {
       job.catalogue.mounts[0]!.adjust = { lateral: 45, height: 12, depth: 8 }
       const { positions } = planWall(exampleJob().walls[0]!, exampleJob()).arrays[0]!
-      job.walls[0]!.surface = positions.map(({ plate }, n) => ({ x: plate!.centre.x, y: plate!.centre.y, distance: n === 1 ? 100 - out : 100 }))
+      job.walls[0]!.surface = positions.map(({ plate }, n) => ({
+        x: plate!.centre.x,
+        y: plate!.centre.y,
+        distance: n === 1 ? 100 - out : 100,
+      }))
     }).filter(code => code.includes('flat'))
     expect(bulge(5)).toEqual([])
     expect(bulge(12)).toEqual(['flatness-eats-travel'])
@@ -96,7 +119,9 @@ describe('what is told of a recess and of a face', () => {
     const outlet = (x: number, keepReachable?: boolean) => codes((job, array) => {
       Object.assign(array, { rows: 1, columns: 1 })
       job.catalogue.mounts[0]!.adjust = {}
-      job.walls[0]!.features = [{ id: 'o', kind: 'outlet', x, y: 1550, width: 76, height: 120, ...keepReachable && { keepReachable } }]
+      job.walls[0]!.features = [
+        { id: 'o', kind: 'outlet', x, y: 1550, width: 76, height: 120, ...(keepReachable && { keepReachable }) },
+      ]
     })
     expect(outlet(3060, true)).toContain('plate-covers-feature')
     // Member 3 stands from 2881 to 2919.

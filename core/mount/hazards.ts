@@ -22,12 +22,20 @@ export function hazardFindings({ features = [] }: Wall, cells: MountedCell[]): F
   return hazards.flatMap(feature => cells.flatMap(cell => cell.holes.flatMap((hole): Finding[] => {
     const away = distance(feature, hole)
     if (away >= HAZARD_CLEARANCE) return []
-    return [{
-      severity: 'stop', code: HAZARDS[feature.kind]!.code, stage: 'mount', subject: { kind: 'hole', id: hole.id },
-      message: words`${holeName(cell, hole)} at ${hole.x} is ${away === 0 ? words`on` : words`${away} from`} ${HAZARDS[feature.kind]!.name}; the minimum is ${HAZARD_CLEARANCE}.`,
-      remedy: feature.kind === 'rated-junction'
-        ? words`Move the plate. Open a fire-rated junction only with its approved seal.`
-        : words`Move the plate, or have a licensed person isolate or reroute the service.`,
-    }]
+    return [
+      {
+        severity: 'stop',
+        code: HAZARDS[feature.kind]!.code,
+        stage: 'mount',
+        subject: { kind: 'hole', id: hole.id },
+        message: words`${holeName(cell, hole)} at ${hole.x} is
+          ${away === 0 ? words`on` : words`${away} from`} ${HAZARDS[feature.kind]!.name}; the minimum is
+            ${HAZARD_CLEARANCE}.`,
+        remedy:
+          feature.kind === 'rated-junction'
+            ? words`Move the plate. Open a fire-rated junction only with its approved seal.`
+            : words`Move the plate, or have a licensed person isolate or reroute the service.`,
+      },
+    ]
   })))
 }

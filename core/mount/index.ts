@@ -1,12 +1,10 @@
 import { screenId, type Cell } from '../arrange'
-import type { CodeOf, Finding } from '../finding'
-import { edgeDistanceOf, pilotOf, WOOD_DIAMETERS } from '../fastening'
-import {
-  choiceName, hasBacking, isSheet, type Catalogue, type PlanContext, type Mount, type ScreenArray, type Wall,
-} from '../job'
+import type { Finding } from '../finding'
+import { edgeDistanceOf, keepOffOf, pilotOf, WOOD_DIAMETERS } from '../fastening'
+import { isSheet, uncovered, type Catalogue, type PlanContext, type Mount, type Rules, type ScreenArray, type Wall } from '../job'
 import { NOTHING_BUILT, type AsBuilt } from '../log'
 import { isFramed, standsAt, wallFor, type Survey, type Unsurveyed } from '../survey'
-import { counted, words, type UnitSystem } from '../units'
+import { words, type UnitSystem } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
 import { stripsFor, type Strip } from './carrier'
 import { carrierFindings, stripClear } from './carrierFindings'
@@ -14,6 +12,7 @@ import { holeId, numberOfHole } from './holeId'
 import { withLastingNames } from './lastingNames'
 import { keepsTo, madeFindings, marked, pinFor, withMade } from './made'
 import { cableZoneFindings } from './cableZones'
+import { choiceFindings } from './choices'
 import { hazardFindings } from './hazards'
 import { handFindings } from './byHand'
 import { heightFindings, proofFindings, referenceFindings } from './proof'
@@ -27,13 +26,14 @@ import { tightLifts, type TightLift } from './lifting'
 import { holesOnSolid, type HolePlace } from './holes'
 import { zonesByHeight } from './zones'
 import { leastHoles, placeLeast, standingArray, standingHoles, unmoved } from './leastChange'
-import { mountModels, sameUse } from './models'
+import { mountModels } from './models'
 import { barredFor, choiceFor, placePlates, type Placing } from './placing'
 import type { Hole, MountedCell, Position } from './position'
 import { boxFindings, coverPlateFindings } from './reach'
+import { WIRE_ROW, wireId, wirePlace } from './wire'
 
 export * from './bracketSum'
-export { holeName } from './position'
+export { holeName, plateHoles } from './position'
 export type { ArrayPlan, Hole, LoadCase, MountedCell, Plate, PlateUse, Position } from './position'
 export { mountFaults } from './findings'
 export { HAZARD_CLEARANCE, HAZARDS } from './hazards'
@@ -48,9 +48,24 @@ export type { Placing } from './placing'
 export { placedOf, type Placed } from './placed'
 
 /** What the mount stage decides for one array: its plates and holes, and what stands between them and the members. */
-export interface Mounting { positions: Position[], strips: Strip[], unsurveyed: Unsurveyed[], lifts: TightLift[], findings: Finding[] }
+export interface Mounting {
+  positions: Position[]
+  strips: Strip[]
+  unsurveyed: Unsurveyed[]
+  lifts: TightLift[]
+  findings: Finding[]
+}
 
-type Context = { array: ScreenArray, wall: Wall, survey: Survey, catalogue: Catalogue, units: UnitSystem, mountOf: (cell: Cell) => Mount, substrate: Substrate }
+interface Context {
+  array: ScreenArray
+  wall: Wall
+  survey: Survey
+  catalogue: Catalogue
+  rules: Rules
+  units: UnitSystem
+  mountOf: (cell: Cell) => Mount
+  substrate: Substrate
+}
 
 const idOf = (array: ScreenArray, { row, column }: Cell) => screenId(array, row, column)
 const fastenerOf = (array: ScreenArray, { fasteners }: Catalogue) => fasteners.find(({ id }) => id === array.fastener)
@@ -68,7 +83,7 @@ function contextOf(
   const wall = wallFor(document, fastener?.base)
   const substrate = substrateOf(wall, survey, fastener, rules, carrierOf(array, wall), built.dead)
   return {
-    array, wall, survey, catalogue, units: site?.units ?? 'metric', mountOf: cell => modelOf(cell)!, substrate,
+    array, wall, survey, catalogue, rules, units: site?.units ?? 'metric', mountOf: cell => modelOf(cell)!, substrate,
   }
 }
 
@@ -76,22 +91,40 @@ function contextOf(
  * Places the plates of an array on what the survey found; one that is as it was issued stays as it was, but for what
  * has to move. Where a cell has no mount, nothing is shifted.
  */
-export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, job: PlanContext, built: AsBuilt = NOTHING_BUILT): Placing {
+export function place(
+  array: ScreenArray,
+  cells: Cell[],
+  wall: Wall,
+  survey: Survey,
+  job: PlanContext,
+  built: AsBuilt = NOTHING_BUILT,
+): Placing {
   const context = contextOf(array, cells, wall, survey, job, built)
   if (!context) return { shift: { x: 0, y: 0 }, plates: [] }
   const standing = standingArray(array, built)
-  return standing ? placeLeast(array, cells, context.mountOf, wall, context.substrate, built, standing) : placePlates(array, cells, context.mountOf, wall, context.substrate, built)
+  return standing
+    ? placeLeast(array, cells, context.mountOf, wall, context.substrate, built, standing)
+    : placePlates(array, cells, context.mountOf, wall, context.substrate, built)
+}
+
+/** What is drilled and driven in the holes of an array, through so much under the head, and into which sheet. */
+function drivenIn(
+  { array, wall, catalogue, units }: Context, over: number,
+): Pick<Hole, 'bit' | 'depth' | 'fastener' | 'into'> {
+  const fastener = fastenerOf(array, catalogue)
+  const { kind } = wall.structure
+  const driven = { ...pilotOf(fastener, wall, over, units), ...fastener && { fastener: fastener.id } }
+  return isSheet(kind) ? { ...driven, into: kind } : driven
 }
 
 /** Numbers the holes of each row, and says what is drilled and driven there. */
-function numbered(places: (HolePlace & { y: number })[], id: string, { array, wall, catalogue, units }: Context, over: number): Hole[] {
-  const fastener = fastenerOf(array, catalogue)
-  const drilling = pilotOf(fastener, wall, over, units)
+function numbered(places: (HolePlace & { y: number })[], id: string, context: Context, over: number): Hole[] {
+  const driven = drivenIn(context, over)
   const inRow = new Map<string, number>()
   return places.map((place) => {
     const rank = (inRow.get(place.row) ?? 0) + 1
     inRow.set(place.row, rank)
-    return { ...place, ...drilling, id: holeId(id, place.row, rank), rank, ...fastener && { fastener: fastener.id } }
+    return { ...place, ...driven, id: holeId(id, place.row, rank), rank }
   })
 }
 
@@ -99,7 +132,10 @@ function numbered(places: (HolePlace & { y: number })[], id: string, { array, wa
  * The holes of a plate that is as it was issued, with as little moved as can be; where it cannot be held so they stay,
  * and it is said what they miss. Undefined where it was not issued.
  */
-function holesAsIssued({ array, wall, catalogue, units, substrate, mountOf }: Context, cell: Cell, centre: { x: number, y: number }, built: AsBuilt): Hole[] | undefined {
+function holesAsIssued(
+  context: Context, cell: Cell, centre: { x: number, y: number }, built: AsBuilt,
+): Hole[] | undefined {
+  const { array, substrate, mountOf } = context
   const issued = standingArray(array, built)?.plateOf(idOf(array, cell))
   if (!issued) return undefined
   const mount = mountOf(cell)
@@ -109,14 +145,14 @@ function holesAsIssued({ array, wall, catalogue, units, substrate, mountOf }: Co
   const holes = standingHoles(array, cell, mount, issued, built)
   const seated = leastHoles(substrate, mount, centre, holes) ?? unmoved(mount, centre, holes, substrate)
   if (!seated) return undefined
-  const fastener = fastenerOf(array, catalogue)
-  const drilling = pilotOf(fastener, wall, mount.plate.thickness, units)
+  const driven = drivenIn(context, mount.plate.thickness)
   const fixed = new Set(holes.filter(({ fixed }) => fixed).map(({ id }) => id))
   return marked(seated.map(({ stays: _, ...hole }): Hole => {
     // What it was called when it was issued, wherever in its row it is now.
     const rank = numberOfHole(hole.id)
     const made = built.holes.some(each => each.hole === hole.id && each.result === 'hit')
-    return { ...hole, ...fixed.has(hole.id) && substrate.at(hole.x, hole.y), ...drilling, rank, ...fastener && { fastener: fastener.id }, ...fixed.has(hole.id) && !made && { byHand: true } }
+    const stays = fixed.has(hole.id)
+    return { ...hole, ...stays && substrate.at(hole.x, hole.y), ...driven, rank, ...stays && !made && { byHand: true } }
   }), built)
 }
 
@@ -124,12 +160,19 @@ function holesAsIssued({ array, wall, catalogue, units, substrate, mountOf }: Co
 function freshHoles(context: Context, cell: Cell, centre: { x: number, y: number }, built: AsBuilt): Hole[] {
   const { array, substrate } = context
   const mount = context.mountOf(cell)
-  const places = substrate.holes(mount, centre).map(place => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y }))
+  const places = substrate
+    .holes(mount, centre)
+    .map(place => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y }))
   const planned = numbered(places, idOf(array, cell), context, mount.plate.thickness).map((hole): Hole => {
-    const moved = array.holes?.find(({ row, column, of, rank }) => row === cell.row && column === cell.column && of === hole.row && rank === hole.rank)
+    const moved = array.holes?.find(
+      ({ row, column, of, rank }) =>
+        row === cell.row && column === cell.column && of === hole.row && rank === hole.rank,
+    )
     if (!moved) return hole
     const { slot: _slot, member: _member, ply: _ply, margin: _margin, ...rest } = hole
-    const slot = mount.plate.slots.findIndex(({ row, x1, x2 }) => row === hole.row && moved.x >= centre.x + x1 - 1e-9 && moved.x <= centre.x + x2 + 1e-9)
+    const slot = mount.plate.slots.findIndex(
+      ({ row, x1, x2 }) => row === hole.row && moved.x >= centre.x + x1 - 1e-9 && moved.x <= centre.x + x2 + 1e-9,
+    )
     return { ...rest, x: moved.x, byHand: true, ...slot >= 0 && { slot }, ...substrate.at(moved.x, hole.y) }
   })
   return withMade(planned, idOf(array, cell), mount, centre, built, substrate.at)
@@ -140,10 +183,15 @@ function freshHoles(context: Context, cell: Cell, centre: { x: number, y: number
  * and the fasteners' spacing allow it.
  */
 function inOwnPieces({ substrate, array, catalogue }: Context, mount: Mount, row: Hole[]): boolean {
-  const [plies, spacing] = [substrate.plySpacing(mount), WOOD_DIAMETERS.spacing * (fastenerOf(array, catalogue)?.diameter ?? 0)]
+  const [plies, spacing] = [
+    substrate.plySpacing(mount),
+    WOOD_DIAMETERS.spacing * (fastenerOf(array, catalogue)?.diameter ?? 0),
+  ]
   return row.every((hole, n) => row.slice(0, n).every((other) => {
     if (hole.member === undefined || hole.member !== other.member) return true
-    return plies !== undefined && hole.ply !== other.ply && Math.abs(hole.x - other.x) >= Math.max(plies, spacing) - 1e-6
+    return (
+      plies !== undefined && hole.ply !== other.ply && Math.abs(hole.x - other.x) >= Math.max(plies, spacing) - 1e-6
+    )
   }))
 }
 
@@ -214,34 +262,47 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing, built:
   )
   const named = mounted.map(cell => renamed.get(cell.id) ?? cell)
   // What is known of a hole of a rail or board is known by its lasting name.
-  return { mounted: carrier ? named.map(cell => ({ ...cell, holes: marked(cell.holes, built) })) : named, strips }
+  const told = carrier ? named.map(cell => ({ ...cell, holes: marked(cell.holes, built) })) : named
+  return { mounted: told.map(cell => withWire(context, cell, strips, built)), strips }
+}
+
+/** What is drilled at the anchor of a safety wire, where the covering may be cut away. */
+const atAnchor = (context: Context): Context =>
+  context.array.wireBare ? { ...context, wall: uncovered(context.wall) } : context
+
+/** A screen with the anchor of its safety wire, where its mount has one and the wall takes it. */
+function withWire(context: Context, cell: MountedCell, strips: Strip[], built: AsBuilt): MountedCell {
+  const { array, wall, survey, mountOf, substrate, catalogue, rules } = context
+  const mount = mountOf(cell)
+  if (!mount.wire) return cell
+  const fastener = fastenerOf(array, catalogue)
+  const structure = carrierOf(array, wall)
+    ? substrateOf(wall, survey, fastener, rules, undefined, built.dead)
+    : substrate
+  const place = wirePlace({
+    cell, mount, wall, built, substrate: structure, covered: strips.map(({ rect }) => rect), framed: isFramed(wall),
+    keepOff: keepOffOf(fastener, wall.structure.kind),
+  })
+  if (!place) return cell
+  const moved = array.holes?.find(({ row, column, of }) =>
+    of === WIRE_ROW && row === cell.row && column === cell.column)
+  const at = moved ? { ...place, x: moved.x, byHand: true, ...structure.at(moved.x, place.y) } : place
+  const anchor: Hole = { ...at, ...drivenIn(atAnchor(context), 0), ...wireId(cell.id, at, built) }
+  return { ...cell, holes: [...cell.holes, ...marked([anchor], built)] }
 }
 
 /** The plates and holes of a placed array without its findings; an empty list where a screen has no mount. */
-export function mountedCells(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, job: PlanContext, built: AsBuilt = NOTHING_BUILT): MountedCell[] {
+export function mountedCells(
+  array: ScreenArray,
+  cells: Cell[],
+  placing: Placing,
+  wall: Wall,
+  survey: Survey,
+  job: PlanContext,
+  built: AsBuilt = NOTHING_BUILT,
+): MountedCell[] {
   const context = contextOf(array, cells, wall, survey, job, built)
   return context ? mountCells(context, cells, placing, built).mounted : []
-}
-
-/** Findings about the settings of an array, before anything is placed by them. */
-function choiceFindings(
-  array: ScreenArray, cells: Cell[], wall: Wall, { mounts }: Catalogue, members: Survey['members'],
-): Finding[] {
-  const stop = (code: CodeOf<'stop'>, message: Finding['message'], remedy?: Finding['remedy']): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'array', id: array.id }, message, ...remedy && { remedy } })
-  const withoutStuds = isFramed(wall) && hasBacking(wall) && members.length === 0
-  const noStud = words`No stud of this wall is known, and ${array.name} is fixed to studs.`
-  const survey = words`Survey them, or choose a fastener for the backing.`
-  const unknown: Finding[] = withoutStuds ? [{ ...stop('framing-unknown', noStud, survey), stage: 'survey' }] : []
-  const used = mounts.filter(({ id }) => cells.some(({ mount = array.mount }) => mount === id))
-  return [
-    ...array.fastener === undefined ? [stop('fastener-not-chosen', words`No fastener is chosen for ${array.name}, so its edge distance is not known.`)] : [],
-    ...array.needs === undefined
-      ? []
-      : used.filter(({ needs, otherNeeds = [] }) => ![needs, ...otherNeeds].some(use => sameUse(use, array.needs!)))
-          .map(({ name }) => stop('slot-use-not-allowed', words`The data sheet of ${name} does not allow ${counted(array.needs!.members)} per row in ${array.needs!.rows.join(', ')} only.`, words`Use the mount’s own slot pattern, or enter this pattern in the catalogue from the maker’s data sheet.`)),
-    ...unknown,
-    ...array.carrier && !isFramed(wall) ? [stop('carrier-without-members', words`${array.name} is planned on a ${array.carrier.kind}, but ${isSheet(wall.structure.kind) ? `its fastener goes into the ${choiceName(wall.structure.kind)} backing` : 'this wall has no studs to fix it to'}.`, words`Fix the plates directly to the wall.`)] : [],
-  ]
 }
 
 /** An array of which a screen has no mount: its screens stand where they are arranged, and no plate does. */

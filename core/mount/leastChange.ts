@@ -10,6 +10,7 @@ import { barredByPin, pinFor } from './made'
 import { barredFor, choiceFor, type Placing } from './placing'
 import { holdingPlaces, requirementsNear } from './requirement'
 import { fillSeat, seatBreaks, type SeatedHole, type StandingHole } from './seats'
+import { WIRE_ROW } from './wire'
 import type { Substrate } from './substrate'
 
 /** What was issued of an array that is still as it was issued. */
@@ -45,15 +46,29 @@ const leaves = (allowed: Interval[] | undefined, at: number) =>
  * The holes of a plate as they stand: where they were issued, those that are made where they were made; none of them is
  * drilled anew.
  */
-export function standingHoles(array: ScreenArray, cell: Pick<Cell, 'row' | 'column'>, mount: Mount, { holes }: IssuedPlate, built: AsBuilt): StandingHole[] {
+export function standingHoles(
+  array: ScreenArray,
+  cell: Pick<Cell, 'row' | 'column'>,
+  mount: Mount,
+  { holes }: IssuedPlate,
+  built: AsBuilt,
+): StandingHole[] {
   const made = new Map(pinFor(screenId(array, cell.row, cell.column), mount, built)?.made.map(hit => [hit.hole, hit]))
-  const byHand = (id: string, row: string) => array.holes?.some(hole => hole.row === cell.row && hole.column === cell.column && hole.of === row && id.endsWith(`-${row}-${hole.rank}`)) ?? false
-  const issued = holes.map(({ id, row, x, y }): StandingHole => {
+  const byHand = (id: string, row: string) =>
+    array.holes?.some(
+      hole =>
+        hole.row === cell.row && hole.column === cell.column && hole.of === row && id.endsWith(`-${row}-${hole.rank}`),
+    ) ?? false
+  const ofPlate = holes.filter(({ row }) => row !== WIRE_ROW)
+  const issued = ofPlate.map(({ id, row, x, y }): StandingHole => {
     const hit = made.get(id)
     made.delete(id)
     return hit ? { id, row, x: hit.x, y: hit.y, fixed: true } : { id, row, x, y, fixed: byHand(id, row) }
   })
-  return [...issued, ...[...made.values()].map(({ hole, row, x, y }): StandingHole => ({ id: hole, row, x, y, fixed: true }))].sort((a, b) => a.x - b.x)
+  return [
+    ...issued,
+    ...[...made.values()].map(({ hole, row, x, y }): StandingHole => ({ id: hole, row, x, y, fixed: true })),
+  ].sort((a, b) => a.x - b.x)
 }
 
 /**
@@ -63,13 +78,22 @@ export function standingHoles(array: ScreenArray, cell: Pick<Cell, 'row' | 'colu
 function bySeat(seats: ReturnType<Substrate['seats']>, holes: StandingHole[]): StandingHole[][] {
   const left = new Map<string, StandingHole[]>()
   for (const hole of holes) left.set(hole.row, [...left.get(hole.row) ?? [], hole])
-  return seats.map(({ row, wanted }, n) => seats.some((other, k) => k !== n && other.row === row) ? left.get(row)?.splice(0, wanted) ?? [] : left.get(row) ?? [])
+  return seats.map(({ row, wanted }, n) =>
+    seats.some((other, k) => k !== n && other.row === row)
+      ? (left.get(row)?.splice(0, wanted) ?? [])
+      : (left.get(row) ?? []),
+  )
 }
 
 /**
  * The holes of a plate at a place with as little moved as can be; undefined where not all that it needs find a place.
  */
-export function leastHoles(substrate: Substrate, mount: Mount, centre: Point, holes: StandingHole[]): SeatedHole[] | undefined {
+export function leastHoles(
+  substrate: Substrate,
+  mount: Mount,
+  centre: Point,
+  holes: StandingHole[],
+): SeatedHole[] | undefined {
   const seats = substrate.seats(mount, centre.y)
   const standing = bySeat(seats, holes)
   const filled = seats.map((seat, n) => fillSeat(seat, centre, standing[n]!))
@@ -80,9 +104,19 @@ export function leastHoles(substrate: Substrate, mount: Mount, centre: Point, ho
  * The holes of a plate where they are, with what each meets there; undefined where one of them is under no slot any
  * more, or there are too few.
  */
-export function unmoved({ plate, needs }: Mount, centre: Point, holes: StandingHole[], substrate: Substrate): SeatedHole[] | undefined {
+export function unmoved(
+  { plate, needs }: Mount,
+  centre: Point,
+  holes: StandingHole[],
+  substrate: Substrate,
+): SeatedHole[] | undefined {
   const placed = holes.flatMap(({ id, row, x, y }): SeatedHole[] => {
-    const slot = plate.slots.findIndex(each => each.row === row && liesIn({ from: centre.x + each.x1 - SAME, to: centre.x + each.x2 + SAME }, x) && Math.abs(centre.y + each.y - y) < 5)
+    const slot = plate.slots.findIndex(
+      each =>
+        each.row === row
+        && liesIn({ from: centre.x + each.x1 - SAME, to: centre.x + each.x2 + SAME }, x)
+        && Math.abs(centre.y + each.y - y) < 5,
+    )
     return slot < 0 ? [] : [{ id, row, slot, x, y, ...substrate.at(x, y), stays: true }]
   })
   const whole = placed.length === holes.length && placed.length === needs.members * needs.rows.length
@@ -135,14 +169,18 @@ const costUp
 /** One plate on its line: where it is while nothing is shifted, how far it slides, and what places cost. */
 interface Mover extends Omit<Link, 'range'> { nominal: number, travel: number, line: number, issued?: number }
 
-const within = ({ nominal, travel }: Mover, shift: number): Interval => ({ from: nominal + shift - travel, to: nominal + shift + travel })
+const within = ({ nominal, travel }: Mover, shift: number): Interval => ({
+  from: nominal + shift - travel,
+  to: nominal + shift + travel,
+})
 
 /** Parts of a line that cannot touch each other whatever they do, and so are placed by themselves. */
 function partsOf(line: number[], movers: Mover[]): number[][] {
   const parts: number[][] = []
   line.forEach((n, k) => {
     const [mover, before] = [movers[n]!, k > 0 ? movers[line[k - 1]!]! : undefined]
-    if (!before || mover.nominal - before.nominal - before.half - mover.half >= mover.travel + before.travel) parts.push([n])
+    if (!before || mover.nominal - before.nominal - before.half - mover.half >= mover.travel + before.travel)
+      parts.push([n])
     else parts.at(-1)!.push(n)
   })
   return parts
@@ -153,7 +191,8 @@ function stays(part: Link[], issued: (number | undefined)[]): { cost: Cost, at: 
   let cost = FREE
   for (const [n, { range, barred, half, cost: costOf }] of part.entries()) {
     const [at, before] = [issued[n], n > 0 ? issued[n - 1] : undefined]
-    if (at === undefined || !liesIn(range, at) || barred.some(({ from, to }) => at > from + SAME && at < to - SAME)) return undefined
+    if (at === undefined || !liesIn(range, at) || barred.some(({ from, to }) => at > from + SAME && at < to - SAME))
+      return undefined
     if (before !== undefined && at - before < half + part[n - 1]!.half - SAME) return undefined
     const own = costOf(at)
     if (!standsStill(own)) return undefined
@@ -167,7 +206,11 @@ function stays(part: Link[], issued: (number | undefined)[]): { cost: Cost, at: 
  * nearest to that which was issued.
  */
 function moveLeast(movers: Mover[], tolerance: number, issuedShift: number): { shift: number, at: number[] } {
-  const lines = [...new Set(movers.map(({ line }) => line))].map(line => movers.flatMap((mover, n) => mover.line === line ? [n] : []).sort((a, b) => movers[a]!.nominal - movers[b]!.nominal))
+  const lines = [...new Set(movers.map(({ line }) => line))].map(line =>
+    movers
+      .flatMap((mover, n) => (mover.line === line ? [n] : []))
+      .sort((a, b) => movers[a]!.nominal - movers[b]!.nominal),
+  )
   const parts = lines.flatMap(line => partsOf(line, movers))
   const solveAt = (shift: number) => {
     const at = movers.map(() => 0)
@@ -182,7 +225,9 @@ function moveLeast(movers: Mover[], tolerance: number, issuedShift: number): { s
     return { shift, at, cost }
   }
   const most = Math.floor(tolerance + 1e-9)
-  const shifts = Array.from({ length: 2 * most + 1 }, (_, n) => n - most).sort((a, b) => Math.abs(a - issuedShift) - Math.abs(b - issuedShift))
+  const shifts = Array.from({ length: 2 * most + 1 }, (_, n) => n - most).sort(
+    (a, b) => Math.abs(a - issuedShift) - Math.abs(b - issuedShift),
+  )
   let best = solveAt(issuedShift)
   for (const shift of shifts) {
     // Where all is held and no plate moves, another shift could move no fewer marks.

@@ -33,22 +33,36 @@ function byRow(cells: MountedCell[]): Map<number, MountedCell[]> {
 }
 
 /** What is next above a screen: how much free height there is, and whether it is a screen of the same array. */
-function above(cell: MountedCell, rows: Map<number, MountedCell[]>, { height, features = [] }: Wall): { free: number, cell?: MountedCell } {
+function above(
+  cell: MountedCell,
+  rows: Map<number, MountedCell[]>,
+  { height, features = [] }: Wall,
+): { free: number, cell?: MountedCell } {
   const top = cell.outer.y + cell.outer.height
   let screens: { free: number, cell: MountedCell }[] = []
   for (let row = cell.row - 1; row > 0 && screens.length === 0; row--) {
-    screens = (rows.get(row) ?? []).filter(other => overlapsAlong(other.outer, cell.outer)).map(other => ({ free: other.outer.y - top, cell: other }))
+    screens = (rows.get(row) ?? [])
+      .filter(other => overlapsAlong(other.outer, cell.outer))
+      .map(other => ({ free: other.outer.y - top, cell: other }))
   }
   const over = features.filter(feature => overlapsAlong(feature, cell.outer))
   const things = [
     ...over.filter(({ kind, y }) => IN_FRONT.includes(kind) && y >= top - 1e-9).map(({ y }) => ({ free: y - top })),
-    ...over.filter(({ kind, y, height: tall }) => kind === 'recess' && y < top && y + tall > cell.outer.y).map(({ y, height: tall }) => ({ free: y + tall - top })),
+    ...over
+      .filter(({ kind, y, height: tall }) => kind === 'recess' && y < top && y + tall > cell.outer.y)
+      .map(({ y, height: tall }) => ({ free: y + tall - top })),
   ]
-  return [{ free: height - top }, ...things, ...screens].reduce((least, one) => one.free < least.free ? one : least)
+  return [{ free: height - top }, ...things, ...screens].reduce((least, one) => (one.free < least.free ? one : least))
 }
 
 /** The screens of an array that cannot simply be lifted on to their hooks, with what is above each. */
-export function tightLifts(array: ScreenArray, cells: MountedCell[], mountOf: (cell: MountedCell) => Mount, displayOf: (cell: MountedCell) => Display | undefined, wall: Wall): TightLift[] {
+export function tightLifts(
+  array: ScreenArray,
+  cells: MountedCell[],
+  mountOf: (cell: MountedCell) => Mount,
+  displayOf: (cell: MountedCell) => Display | undefined,
+  wall: Wall,
+): TightLift[] {
   const rows = byRow(cells)
   return cells.flatMap((cell): TightLift[] => {
     const mount = mountOf(cell)
@@ -56,7 +70,7 @@ export function tightLifts(array: ScreenArray, cells: MountedCell[], mountOf: (c
     const { free, cell: upper } = above(cell, rows, wall)
     if (free >= mount.lift - 1e-9) return []
     const needed = upper ? faceDepth(array, mountOf(upper), { depth: displayOf(upper)?.depth ?? 0 }) + PASS : 0
-    return [{ cell, lift: mount.lift, free, out: backDepth(array, mount, 'service'), needed, ...upper && { upper } }]
+    return [{ cell, lift: mount.lift, free, out: backDepth(array, mount, 'service'), needed, ...(upper && { upper }) }]
   })
 }
 

@@ -39,8 +39,15 @@ export function pinFor(screen: string, mount: Mount, built: AsBuilt): Pin | unde
   const within = (stretches: Interval[], others: Interval[]) => others.flatMap(other => clip(other, stretches))
   return {
     made,
-    x: made.reduce((left, { x, row }) => within(left, union(slotsOf(row).map(({ x1, x2 }) => ({ from: x - x2, to: x - x1 })))), [EVERYWHERE]),
-    y: made.reduce((left, { y, row }) => within(left, union(slotsOf(row).map(slot => ({ from: y - slot.y - PLAY, to: y - slot.y + PLAY })))), [EVERYWHERE]),
+    x: made.reduce(
+      (left, { x, row }) => within(left, union(slotsOf(row).map(({ x1, x2 }) => ({ from: x - x2, to: x - x1 })))),
+      [EVERYWHERE],
+    ),
+    y: made.reduce(
+      (left, { y, row }) =>
+        within(left, union(slotsOf(row).map(slot => ({ from: y - slot.y - PLAY, to: y - slot.y + PLAY })))),
+      [EVERYWHERE],
+    ),
   }
 }
 
@@ -75,7 +82,14 @@ export function marked(holes: Hole[], { holes: all, disputed }: AsBuilt): Hole[]
  *
  * @param at what a fastener at a place would meet
  */
-export function withMade(holes: Hole[], screen: string, mount: Mount, centre: Point, built: AsBuilt, at: (x: number, y: number) => Partial<Hole>): Hole[] {
+export function withMade(
+  holes: Hole[],
+  screen: string,
+  mount: Mount,
+  centre: Point,
+  built: AsBuilt,
+  at: (x: number, y: number) => Partial<Hole>,
+): Hole[] {
   const pin = pinFor(screen, mount, built)
   if (!pin || !keepsTo(pin, centre)) return marked(holes, built)
   return mount.needs.rows.flatMap((row) => {
@@ -85,8 +99,10 @@ export function withMade(holes: Hole[], screen: string, mount: Mount, centre: Po
       const nearest = planned.sort((a, b) => Math.abs(a.x - x) - Math.abs(b.x - x)).shift()
       if (!nearest) continue
       const { member: _member, ply: _ply, margin: _margin, byHand: _byHand, ...rest } = nearest
-      const slot = mount.plate.slots.findIndex(slot => slot.row === row && liesIn({ from: centre.x + slot.x1 - SAME, to: centre.x + slot.x2 + SAME }, x))
-      kept.push({ ...rest, ...slot >= 0 && { slot }, x, y, ...at(x, y), id, made: result })
+      const slot = mount.plate.slots.findIndex(
+        slot => slot.row === row && liesIn({ from: centre.x + slot.x1 - SAME, to: centre.x + slot.x2 + SAME }, x),
+      )
+      kept.push({ ...rest, ...(slot >= 0 && { slot }), x, y, ...at(x, y), id, made: result })
     }
     const taken = new Set(kept.map(({ id }) => numberOfHole(id)))
     const free = Array.from({ length: mount.needs.members }, (_, n) => n + 1)
@@ -101,7 +117,8 @@ export function withMade(holes: Hole[], screen: string, mount: Mount, centre: Po
   })
 }
 
-const off = (stretches: Interval[], at: number) => Math.min(...stretches.map(({ from, to }) => Math.max(from - at, at - to, 0)))
+const off = (stretches: Interval[], at: number) =>
+  Math.min(...stretches.map(({ from, to }) => Math.max(from - at, at - to, 0)))
 
 /** A stop where a plate cannot keep to the holes that were made for it, by how much. */
 export function madeFindings(name: string, screen: string, mount: Mount, centre: Point, built: AsBuilt): Finding[] {
@@ -109,11 +126,19 @@ export function madeFindings(name: string, screen: string, mount: Mount, centre:
   if (!pin || keepsTo(pin, centre)) return []
   const count = pin.made.length === 1 ? 'a hole' : `${pin.made.length} holes`
   const [along, up] = [off(pin.x, centre.x), off(pin.y, centre.y)]
-  return [{
-    severity: 'stop', code: 'hole-left-behind', stage: 'mount', subject: { kind: 'screen', id: screen },
-    message: Number.isFinite(along) && Number.isFinite(up)
-      ? words`${name} cannot use ${count} already drilled for it: its plate would have to move ${along} sideways and ${up} up or down.`
-      : words`${name} cannot use ${count} already drilled for it: no position of its plate has slots over all of them.`,
-    remedy: words`Move the array back, or fill the unused holes and drill new ones.`,
-  }]
+  return [
+    {
+      severity: 'stop',
+      code: 'hole-left-behind',
+      stage: 'mount',
+      subject: { kind: 'screen', id: screen },
+      message:
+        Number.isFinite(along) && Number.isFinite(up)
+          ? words`${name} cannot use ${count} already drilled for it: its plate would have to move ${along} sideways
+            and ${up} up or down.`
+          : words`${name} cannot use ${count} already drilled for it: no position of its plate has slots over all of
+            them.`,
+      remedy: words`Move the array back, or fill the unused holes and drill new ones.`,
+    },
+  ]
 }

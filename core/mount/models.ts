@@ -3,7 +3,10 @@ import type { Catalogue, Mount, ScreenArray } from '../job'
 import { memoize } from '../memo'
 
 /** The mount of a cell as the array uses it: with another use of its slots, where one was chosen. */
-export function mountModels(array: ScreenArray, { mounts }: Catalogue): (cell: Pick<Cell, 'mount'>) => Mount | undefined {
+export function mountModels(
+  array: ScreenArray,
+  { mounts }: Catalogue,
+): (cell: Pick<Cell, 'mount'>) => Mount | undefined {
   const modelOf = memoize((id: string | undefined): Mount | undefined => {
     const model = mounts.find(mount => mount.id === id)
     if (!model || !array.needs) return model

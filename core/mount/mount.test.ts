@@ -28,20 +28,31 @@ describe('the bracket sum', () => {
     const [first] = arrays[0]!.positions
     expect(first!.plate!.centre.x).toBeCloseTo(2078, 9)
     expect(first!.plate!.centre.y).toBeCloseTo(1880.4, 9)
-    expect([...new Set(first!.holes!.map(({ row, y }) => `${row} ${y.toFixed(3)}`))]).toEqual(['top 2090.400', 'bottom 1730.400'])
+    expect([...new Set(first!.holes!.map(({ row, y }) => `${row} ${y.toFixed(3)}`))]).toEqual([
+      'top 2090.400',
+      'bottom 1730.400',
+    ])
   })
 
   it('agrees with the sum from the bottom edge, in any orientation', () => {
-    fc.assert(fc.property(fc.constantFrom('landscape', 'portrait-cw', 'portrait-ccw', 'inverted'), fc.integer({ min: -60, max: 60 }), fc.integer({ min: -60, max: 60 }), (orientation, x, y) => {
-      const { arrays } = planned((job) => {
-        array(job).orientation = orientation as ScreenArray['orientation']
-        job.catalogue.displays[0]!.vesa.offset = { x, y }
-      })
-      for (const cell of arrays[0]!.positions) {
-        for (const hole of cell.holes!) expect(holeHeightFromBottomEdge(cell, m1, m1.plate.slots[hole.slot!]!).value).toBeCloseTo(hole.y, 9)
-        expect(plateAcross(cell, m1, cell.plate!.lateralShift).value).toBeCloseTo(cell.plate!.centre.x, 9)
-      }
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom('landscape', 'portrait-cw', 'portrait-ccw', 'inverted'),
+        fc.integer({ min: -60, max: 60 }),
+        fc.integer({ min: -60, max: 60 }),
+        (orientation, x, y) => {
+          const { arrays } = planned((job) => {
+            array(job).orientation = orientation as ScreenArray['orientation']
+            job.catalogue.displays[0]!.vesa.offset = { x, y }
+          })
+          for (const cell of arrays[0]!.positions) {
+            for (const hole of cell.holes!)
+              expect(holeHeightFromBottomEdge(cell, m1, m1.plate.slots[hole.slot!]!).value).toBeCloseTo(hole.y, 9)
+            expect(plateAcross(cell, m1, cell.plate!.lateralShift).value).toBeCloseTo(cell.plate!.centre.x, 9)
+          }
+        },
+      ),
+    )
   })
 })
 
@@ -50,7 +61,10 @@ describe('holes on studs', () => {
     const { arrays, findings } = one(studs(2900, 3300))
     const { holes, plate } = arrays[0]!.positions[0]!
     expect(holes!.map(({ id, x, member }) => [id, x, member])).toEqual([
-      ['a1-r1c1-top-1', 2900, 0], ['a1-r1c1-top-2', 3300, 1], ['a1-r1c1-bottom-1', 2900, 0], ['a1-r1c1-bottom-2', 3300, 1],
+      ['a1-r1c1-top-1', 2900, 0],
+      ['a1-r1c1-top-2', 3300, 1],
+      ['a1-r1c1-bottom-1', 2900, 0],
+      ['a1-r1c1-bottom-2', 3300, 1],
     ])
     // 38 / 2 − 1.5 × 9.525
     for (const { margin } of holes!) expect(margin).toBeCloseTo(4.7125, 9)
@@ -66,9 +80,15 @@ describe('holes on studs', () => {
     ])
     // The slot ends at 2860; the stud takes a screw up to 2854.7.
     expect(textToString(findings[0]!.message, 'metric')).toBe('Top hole of R1 C1 at 2860 mm misses stud 1 by 5.3 mm.')
-    expect(textToString(findings[0]!.remedy!, 'metric')).toContain('Shift the plate 10 mm to the left of its nominal position (at least 5.3 mm to the left)')
+    expect(textToString(findings[0]!.remedy!, 'metric')).toContain(
+      'Shift the plate 10 mm to the left of its nominal position (at least 5.3 mm to the left)',
+    )
     const { lateralShift } = findings[0]!.cure!
-    expect(one(studs(2850, 3250), [{ row: 1, column: 1, lateralShift }]).findings.filter(({ stage }) => stage === 'mount').map(({ code }) => code)).toEqual(['plate-by-hand'])
+    expect(
+      one(studs(2850, 3250), [{ row: 1, column: 1, lateralShift }])
+        .findings.filter(({ stage }) => stage === 'mount')
+        .map(({ code }) => code),
+    ).toEqual(['plate-by-hand'])
     // Left to itself the plate goes there.
     expect(one(studs(2850, 3250)).arrays[0]!.positions[0]!.plate!.lateralShift).toBeCloseTo(lateralShift, 6)
   })
@@ -76,7 +96,9 @@ describe('holes on studs', () => {
   it('says how much travel is lacking when no shift is enough', () => {
     const { findings } = one(studs(2800, 3200))
     expect(findings[0]!.cure).toBeUndefined()
-    expect(textToString(findings[0]!.remedy!, 'metric')).toContain('55.3 mm to the left, 10.3 mm more than its lateral adjustment of 45 mm')
+    expect(textToString(findings[0]!.remedy!, 'metric')).toContain(
+      '55.3 mm to the left, 10.3 mm more than its lateral adjustment of 45 mm',
+    )
   })
 
   it('need two different members: one wide enough for two slots is not two', () => {
@@ -93,7 +115,10 @@ describe('holes on studs', () => {
 
 describe('over any framing, with plates and holes put by hand', () => {
   const walls = fc.record({
-    gaps: fc.array(fc.record({ gap: fc.integer({ min: 45, max: 700 }), width: fc.constantFrom(38, 45, 76) }), { minLength: 1, maxLength: 12 }),
+    gaps: fc.array(fc.record({ gap: fc.integer({ min: 45, max: 700 }), width: fc.constantFrom(38, 45, 76) }), {
+      minLength: 1,
+      maxLength: 12,
+    }),
     columns: fc.integer({ min: 1, max: 3 }),
     slid: fc.option(fc.integer({ min: -45, max: 45 }), { nil: undefined }),
     moved: fc.option(fc.integer({ min: -200, max: 200 }), { nil: undefined }),
@@ -110,12 +135,19 @@ describe('over any framing, with plates and holes put by hand', () => {
           ...moved !== undefined && { holes: [{ row: 1, column: 1, of: 'top', rank: 1, x: 3100 + moved }] },
         })
       })
-      const stopped = new Set(findings.filter(({ severity, stage }) => severity === 'stop' && stage === 'mount').map(({ subject }) => subject.id))
+      const stopped = new Set(
+        findings
+          .filter(({ severity, stage }) => severity === 'stop' && stage === 'mount')
+          .map(({ subject }) => subject.id),
+      )
       for (const { id, plate, holes = [] } of arrays[0]!.positions) {
         const missing = holes.filter(({ margin }) => margin === undefined || margin < 0)
         for (const hole of missing) expect(stopped).toContain(hole.id)
         if (plate!.held) expect(missing).toEqual([])
-        expect([id, plate!.held]).toEqual([id, ![id, ...holes.map(hole => hole.id)].some(subject => stopped.has(subject))])
+        expect([id, plate!.held]).toEqual([
+          id,
+          ![id, ...holes.map(hole => hole.id)].some(subject => stopped.has(subject)),
+        ])
       }
     }), { numRuns: cases(150) })
   })
@@ -140,7 +172,9 @@ describe('mount, display and wall together', () => {
       job.catalogue.mounts[0]!.maxCovering = 10
       array(job).orientation = 'inverted'
     })
-    expect(findings.map(({ code }) => code)).toEqual(expect.arrayContaining(['mount-over-capacity', 'mount-orientation', 'covering-too-thick']))
+    expect(findings.map(({ code }) => code)).toEqual(
+      expect.arrayContaining(['mount-over-capacity', 'mount-orientation', 'covering-too-thick']),
+    )
   })
 
   it('stops plates that lie on each other', () => {
@@ -156,7 +190,9 @@ describe('mount, display and wall together', () => {
     const { arrays, findings } = planned((job) => {
       job.walls[0]!.structure = { kind: 'concrete' }
     })
-    expect(arrays[0]!.positions[0]!.holes!.map(({ x }) => x - 2078)).toEqual([-135, 135, -135, 135].map(n => expect.closeTo(n, 9)))
+    expect(arrays[0]!.positions[0]!.holes!.map(({ x }) => x - 2078)).toEqual(
+      [-135, 135, -135, 135].map(n => expect.closeTo(n, 9)),
+    )
     expect(findings.map(({ code }) => code)).toEqual(['fastener-of-another-base', 'capacity-not-known'])
   })
 
@@ -168,7 +204,10 @@ describe('mount, display and wall together', () => {
       { path: '$.arrays[0].columns', message: '7 columns are 7153.4 mm wide; the wall is 6200 mm' },
       { path: '$.arrays[0].rows', message: '6 rows are 3460.2 mm high; the wall is 3300 mm' },
       { path: '$.arrays[0].mount', message: 'Slipway P2 carries at most 20 kg; Kelda 46N weighs 21.5 kg' },
-      { path: '$.arrays[0].plates[0].lateralShift', message: 'The lateral adjustment is 45 mm either way; 46 mm was entered' },
+      {
+        path: '$.arrays[0].plates[0].lateralShift',
+        message: 'The lateral adjustment is 45 mm either way; 46 mm was entered',
+      },
     ])
   })
 })

@@ -8,6 +8,8 @@ export interface Placed { id: string, plates: { rect: Rect, held: boolean, holes
 export function placedOf(arrays: Pick<ArrayPlan, 'id' | 'positions'>[]): Placed[] {
   return arrays.map(({ id, positions }) => ({
     id,
-    plates: positions.flatMap(({ plate, holes = [] }) => plate ? [{ rect: plate.rect, held: plate.held, holes: holes.map(({ x, y }) => ({ x, y })) }] : []),
+    plates: positions.flatMap(({ plate, holes = [] }) =>
+      plate ? [{ rect: plate.rect, held: plate.held, holes: holes.map(({ x, y }) => ({ x, y })) }] : [],
+    ),
   }))
 }

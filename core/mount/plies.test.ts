@@ -34,7 +34,10 @@ describe('a doubled member', () => {
   })
 
   it('never takes a hole within 1.5 diameters of a ply’s edge, on any wall', () => {
-    const wall = fc.array(fc.record({ gap: fc.integer({ min: 120, max: 520 }), double: fc.boolean(), width: fc.constantFrom(38, 45) }), { minLength: 8, maxLength: 14 })
+    const wall = fc.array(
+      fc.record({ gap: fc.integer({ min: 120, max: 520 }), double: fc.boolean(), width: fc.constantFrom(38, 45) }),
+      { minLength: 8, maxLength: 14 },
+    )
     fc.assert(fc.property(wall, fc.integer({ min: 2000, max: 4200 }), (bays, at) => {
       let x = 100
       const members = bays.map(({ gap, double, width }) => ({ centre: x += gap, width: double ? 76 : width }))
@@ -42,7 +45,9 @@ describe('a doubled member', () => {
       for (const { plate, holes } of arrays[0]!.positions) {
         if (!plate!.held) continue
         for (const hole of holes!) {
-          const [piece] = found.flatMap(piecesOf).sort((a, b) => Math.abs(a.centre - hole.x) - Math.abs(b.centre - hole.x))
+          const [piece] = found
+            .flatMap(piecesOf)
+            .sort((a, b) => Math.abs(a.centre - hole.x) - Math.abs(b.centre - hole.x))
           expect(Math.abs(hole.x - piece!.centre)).toBeLessThanOrEqual(piece!.width / 2 - EDGE + 1e-6)
         }
       }
@@ -55,7 +60,8 @@ describe('a doubled member', () => {
     expect(plySpacing({ needs: { ...m1.needs, minSpacing: 30 } }, lag)).toBeCloseTo(38.1, 9)
     const zones = zonesOf([{ centre: 1000, width: 90, sd: 0, plies: 2 }], EDGE)
     const spans = [{ from: -100, to: 100 }]
-    const places = (spacing: number | undefined) => holdingPlaces([{ spans, targets: targetsOf(zones, spacing), wanted: 2 }], { from: 800, to: 1200 })
+    const places = (spacing: number | undefined) =>
+      holdingPlaces([{ spans, targets: targetsOf(zones, spacing), wanted: 2 }], { from: 800, to: 1200 })
     expect(places(undefined)).toEqual([])
     // Plies of 45: their middles stand 45 apart.
     expect(places(46)).toEqual([])
@@ -67,17 +73,29 @@ describe('a doubled member', () => {
       const holes = reached(slots, 'top', x, zones, 2, 38.1)
       expect(holes).toHaveLength(2)
       expect(Math.abs(holes[0]!.x - holes[1]!.x)).toBeGreaterThanOrEqual(38.1 - 1e-6)
-      expect(Math.min(...holes.map(({ margin }) => margin))).toBeGreaterThanOrEqual(smallestMargin([{ spans, targets: targetsOf(zones, 38.1), wanted: 2 }], x) - 1e-6)
+      expect(Math.min(...holes.map(({ margin }) => margin))).toBeGreaterThanOrEqual(
+        smallestMargin([{ spans, targets: targetsOf(zones, 38.1), wanted: 2 }], x) - 1e-6,
+      )
     }
     expect(reached(slots, 'top', 1000, zones, 2)).toHaveLength(1)
   })
 
   it('is not two for holes put by hand either', () => {
-    const held = (minSpacing: number | undefined, x: number) => planned([{ centre: 3100, width: 90 }, ...studs(2500)], (job) => {
-      const [mount] = job.catalogue.mounts
-      Object.assign(mount!, { needs: { ...mount!.needs, minSpacing }, plate: { ...mount!.plate, slots: [210, -150].map(y => ({ row: y > 0 ? 'top' : 'bottom', y, x1: -240, x2: 240, diameter: 10 })) } })
-      job.walls[0]!.arrays[0]!.holes = ['top', 'bottom'].flatMap(of => [{ row: 1, column: 1, of, rank: 1, x: 3077.5 }, { row: 1, column: 1, of, rank: 2, x }])
-    }).arrays[0]!.positions[0]!.plate!.held
+    const held = (minSpacing: number | undefined, x: number) =>
+      planned([{ centre: 3100, width: 90 }, ...studs(2500)], (job) => {
+        const [mount] = job.catalogue.mounts
+        Object.assign(mount!, {
+          needs: { ...mount!.needs, minSpacing },
+          plate: {
+            ...mount!.plate,
+            slots: [210, -150].map(y => ({ row: y > 0 ? 'top' : 'bottom', y, x1: -240, x2: 240, diameter: 10 })),
+          },
+        })
+        job.walls[0]!.arrays[0]!.holes = ['top', 'bottom'].flatMap(of => [
+          { row: 1, column: 1, of, rank: 1, x: 3077.5 },
+          { row: 1, column: 1, of, rank: 2, x },
+        ])
+      }).arrays[0]!.positions[0]!.plate!.held
     expect(held(undefined, 3122.5)).toBe(false)
     expect(held(40, 3122.5)).toBe(true)
     // In the same ply, or nearer than the maker lets them be.
@@ -90,12 +108,26 @@ describe('a plate where nothing is known of the wall', () => {
   const readings = (job: Job, upTo: number) => {
     const [wall] = job.walls
     delete wall!.structure.members
-    wall!.evidence = Array.from({ length: 20 }, (_, n) => 200 + 400 * n).filter(x => x < upTo).flatMap(x => [-20, -18, 18, 20].map((off, n) => ({ id: `e${x}-${n}`, method: 'probe' as const, hit: Math.abs(off) < 19, x: x + off, y: 1500 })))
+    wall!.evidence = Array.from({ length: 20 }, (_, n) => 200 + 400 * n)
+      .filter(x => x < upTo)
+      .flatMap(x =>
+        [-20, -18, 18, 20].map((off, n) => ({
+          id: `e${x}-${n}`,
+          method: 'probe' as const,
+          hit: Math.abs(off) < 19,
+          x: x + off,
+          y: 1500,
+        })),
+      )
   }
   it('asks for readings there, and not for a slide', () => {
     const job = exampleJob()
     readings(job, 1500)
-    Object.assign(job.walls[0]!.arrays[0]!, { rows: 1, columns: 1, at: { x: { edge: 'centre', value: 4600 }, y: { edge: 'centre', value: 1650 } } })
+    Object.assign(job.walls[0]!.arrays[0]!, {
+      rows: 1,
+      columns: 1,
+      at: { x: { edge: 'centre', value: 4600 }, y: { edge: 'centre', value: 1650 } },
+    })
     const { findings, nextProbe } = planWall(job.walls[0]!, job)
     const stops = findings.filter(({ severity }) => severity === 'stop').map(({ code }) => code)
     expect(stops).toEqual(['wall-not-surveyed'])

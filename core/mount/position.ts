@@ -1,5 +1,6 @@
 import type { Cell } from '../arrange'
 import type { Point, Rect } from '../geometry'
+import type { Base } from '../job'
 import type { MadeHole } from '../log'
 import type { Strip } from './carrier'
 import type { HolePlace } from './holes'
@@ -11,6 +12,10 @@ export interface Hole extends HolePlace {
   rank: number
   y: number
   fastener?: string
+  /** Whether it anchors a safety wire, and fixes no plate. */
+  secures?: boolean
+  /** The sheet behind the covering that it goes into; absent where it goes into the structure. */
+  into?: Base
   /** Whether a person put it there. */
   byHand?: boolean
   bit?: number
@@ -55,7 +60,9 @@ export type LoadCase
 export interface PlateUse { case: LoadCase, fastener: string, shear: number, tension: number, utilisation?: number }
 
 /** One screen of an array; its plate and holes are absent until a mount is chosen. */
-export type Position = Cell & { id: string, crop?: Rect, loads?: PlateUse[] } & Partial<Pick<MountedCell, 'plate' | 'holes' | 'bolts'>>
+export type Position = Cell & { id: string, crop?: Rect, loads?: PlateUse[] } & Partial<
+  Pick<MountedCell, 'plate' | 'holes' | 'bolts'>
+>
 
 /** An array as planned: where its cases, plates and holes are, mm on the wall. */
 export interface ArrayPlan {
@@ -74,5 +81,9 @@ export interface ArrayPlan {
   positions: Position[]
 }
 
+/** The holes of a screen that fix its plate. */
+export const plateHoles = ({ holes = [] }: Pick<Position, 'holes'>): Hole[] => holes.filter(({ secures }) => !secures)
+
 /** A hole by the row of its plate and its screen, as a sentence begins with it. */
-export const holeName = ({ row, column }: Pick<MountedCell, 'row' | 'column'>, hole: Pick<Hole, 'row'>): string => `${hole.row.replace(/^./, letter => letter.toUpperCase())} hole of R${row} C${column}`
+export const holeName = ({ row, column }: Pick<MountedCell, 'row' | 'column'>, hole: Pick<Hole, 'row'>): string =>
+  `${hole.row.replace(/^./, letter => letter.toUpperCase())} hole of R${row} C${column}`

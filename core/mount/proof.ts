@@ -18,8 +18,10 @@ export function heightFindings(cells: MountedCell[], members: Member[]): Finding
           code: 'member-not-at-height',
           stage: 'mount',
           subject: { kind: 'hole', id: hole.id },
-          message: words`${holeName(cell, hole)}: stud ${String(hole.member! + 1)} was not found ${hole.y} above floor, at this hole; it is assumed to run ${heights(member)}.`,
-          remedy: words`Probe at ${member.centre}, ${hole.y} above floor, where the plate will hide the hole, or move the plate.`,
+          message: words`${holeName(cell, hole)}: stud ${String(hole.member! + 1)} was not found ${hole.y} above
+            floor, at this hole; it is assumed to run ${heights(member)}.`,
+          remedy: words`Probe at ${member.centre}, ${hole.y} above floor, where the plate will hide the hole, or move
+            the plate.`,
         },
       ]
     }),
@@ -63,8 +65,11 @@ export function referenceFindings(
         code: 'reference-unchecked',
         stage: 'mount',
         subject: { kind: 'array', id: array.id },
-        message: words`${resting.length === 1 ? 'A hole' : `${resting.length} holes`} of ${array.name} ${resting.length === 1 ? 'relies' : 'rely'} on studs that only reference ${id} locates from the rear; nothing checks it, and any error in it shifts them all.`,
-        remedy: words`Measure a second reference from both sides, or find both edges of one of these studs from the front.`,
+        message: words`${resting.length === 1 ? 'A hole' : `${resting.length} holes`} of
+          ${array.name} ${resting.length === 1 ? 'relies' : 'rely'} on studs that only reference ${id} locates from
+          the rear; nothing checks it, and any error in it shifts them all.`,
+        remedy: words`Measure a second reference from both sides, or find both edges of one of these studs from the
+          front.`,
       },
     ]
   })
@@ -90,8 +95,14 @@ export function proofFindings(
         code: 'framing-unproved',
         stage: 'mount',
         subject: { kind: 'member', id: member.id },
-        message: words`${own.length === 1 ? 'A hole' : words`${counted(own.length)} holes`} of ${array.name} ${own.length === 1 ? 'relies' : 'rely'} on stud ${String(index + 1)}, which is unconfirmed: it is only known from ${proofOf(member, wall, rules).restsOn}.`,
-        remedy: words`Probe at ${member.centre}, about ${y} above floor, where a plate will hide the hole${rules.proofOfFraming === 'one-sign' ? words`` : words`, or take a reading of another kind`}.${metAt(member, wall).length > 0 ? ' What was met may be blocking: rule it out in Survey, under Loads, or probe at this other height.' : ''}`,
+        message: words`${own.length === 1 ? 'A hole' : words`${counted(own.length)} holes`} of
+          ${array.name} ${own.length === 1 ? 'relies' : 'rely'} on stud ${String(index + 1)}, which is unconfirmed:
+          it is only known from ${proofOf(member, wall, rules).restsOn}.`,
+        remedy: words`Probe at ${member.centre}, about ${y} above floor, where a plate will hide the
+          hole${rules.proofOfFraming === 'one-sign'
+            ? words``
+            : words`, or take a reading of another
+            kind`}.${metAt(member, wall).length > 0 ? ' What was met may be blocking: rule it out in Survey, under Loads, or probe at this other height.' : ''}`,
       },
     ]
   })

@@ -18,7 +18,13 @@ export function requirementsNear(requirements: Requirement[], within: Interval):
   return requirements.map(({ spans, targets, wanted }) => {
     const left = Math.min(...spans.map(({ from }) => from))
     const right = Math.max(...spans.map(({ to }) => to))
-    return { spans, wanted, targets: targets.filter(({ zones }) => zones.some(({ from, to }) => to >= within.from + left && from <= within.to + right)) }
+    return {
+      spans,
+      wanted,
+      targets: targets.filter(({ zones }) =>
+        zones.some(({ from, to }) => to >= within.from + left && from <= within.to + right),
+      ),
+    }
   })
 }
 
@@ -33,18 +39,30 @@ function reachingTarget({ zones, needed }: Target, margin: number, spans: Interv
 
 /** Where a plate's centre may be, within a stretch, for every requirement to be met with so much margin. */
 export function holdingPlaces(requirements: Requirement[], within: Interval, margin = 0): Interval[] {
-  const sets = requirements.map(({ spans, targets, wanted }) => coveredAtLeast(wanted, targets.map(target => reachingTarget(target, margin, spans))))
+  const sets = requirements.map(({ spans, targets, wanted }) =>
+    coveredAtLeast(
+      wanted,
+      targets.map(target => reachingTarget(target, margin, spans)),
+    ),
+  )
   return coveredAtLeast(sets.length + 1, [[within], ...sets])
 }
 
 /** The greatest margin that any fastener of these requirements can have, wherever the plate is. */
 export function mostMargin(requirements: Requirement[]): number {
-  return Math.max(0, ...requirements.flatMap(({ targets }) => targets.flatMap(({ zones }) => zones.map(({ usable }) => usable))))
+  return Math.max(
+    0,
+    ...requirements.flatMap(({ targets }) => targets.flatMap(({ zones }) => zones.map(({ usable }) => usable))),
+  )
 }
 
 /** The margin with which a target is reached from a place, negative where it is not. */
 function marginOf({ zones, needed }: Target, spans: Interval[], at: number): number {
-  const each = zones.map(({ centre, usable }) => usable - Math.min(...spans.map(({ from, to }) => Math.abs(nearestIn({ from: at + from, to: at + to }, centre) - centre))))
+  const each = zones.map(
+    ({ centre, usable }) =>
+      usable
+      - Math.min(...spans.map(({ from, to }) => Math.abs(nearestIn({ from: at + from, to: at + to }, centre) - centre))),
+  )
   return each.sort((a, b) => b - a)[needed - 1] ?? -Infinity
 }
 
@@ -54,7 +72,10 @@ function marginOf({ zones, needed }: Target, spans: Interval[], at: number): num
  */
 export function smallestMargin(requirements: Requirement[], at: number): number {
   return Math.min(Infinity, ...requirements.map(({ spans, targets, wanted }) => {
-    const best = targets.map(target => marginOf(target, spans, at)).filter(margin => margin >= -1e-9).sort((a, b) => b - a)
+    const best = targets
+      .map(target => marginOf(target, spans, at))
+      .filter(margin => margin >= -1e-9)
+      .sort((a, b) => b - a)
     return best[wanted - 1] ?? -Infinity
   }))
 }

@@ -17,17 +17,26 @@ const readings = (job: Job, alone: number, by: Partial<Evidence>[]) => {
   const wall = job.walls[0]!
   const centres = wall.structure.members!.map(({ centre }) => centre)
   delete wall.structure.members
-  const sure = (centre: number): Partial<Evidence>[] => [-20, -18, 18, 20].map(off => ({ method: 'probe', hit: Math.abs(off) < 19, x: centre + off }))
+  const sure = (centre: number): Partial<Evidence>[] =>
+    [-20, -18, 18, 20].map(off => ({ method: 'probe', hit: Math.abs(off) < 19, x: centre + off }))
   wall.evidence = centres
     .flatMap(centre => (centre === alone ? by : sure(centre)))
     .map((reading, n) => ({ id: `e${n}`, y: 1622, ...reading }) as Evidence)
 }
 
 describe('a hole near what must not be drilled', () => {
-  const pipe = (x: number, kind = 'pipe') => (job: Job) => void job.walls[0]!.features!.push({ id: 'p1', kind, x, y: 0, width: 20, height: 3000 })
+  const pipe
+    = (x: number, kind = 'pipe') =>
+      (job: Job) =>
+        void job.walls[0]!.features!.push({ id: 'p1', kind, x, y: 0, width: 20, height: 3000 })
   it('is a stop within 50 mm, for every hole, and says how near', () => {
     const found = stops(pipe(1930))
-    expect(found.map(({ code }) => code)).toEqual(['hole-near-pipe', 'hole-near-pipe', 'hole-near-pipe', 'hole-near-pipe'])
+    expect(found.map(({ code }) => code)).toEqual([
+      'hole-near-pipe',
+      'hole-near-pipe',
+      'hole-near-pipe',
+      'hole-near-pipe',
+    ])
     expect(textToString(found[0]!.message, 'metric')).toContain('at 1900 mm is 30 mm from a pipe; the minimum is 50 mm')
     expect(textToString(stops(pipe(1890))[0]!.message, 'metric')).toContain('is on a pipe')
   })
@@ -37,7 +46,9 @@ describe('a hole near what must not be drilled', () => {
     expect(stops(pipe(1930, 'door')).map(({ code }) => code)).toEqual(['array-over-opening'])
   })
 
-  it.each(['live-cable', 'rated-junction'])('counts %s alike', kind => expect(stops(pipe(1930, kind))[0]!.code).toBe(`hole-near-${kind}`))
+  it.each(['live-cable', 'rated-junction'])('counts %s alike', kind =>
+    expect(stops(pipe(1930, kind))[0]!.code).toBe(`hole-near-${kind}`),
+  )
 })
 
 describe('a hole on a member that is not proved', () => {
@@ -48,12 +59,19 @@ describe('a hole on a member that is not proved', () => {
     ])))
     expect(more).toEqual([])
     expect(stop).toMatchObject({ code: 'framing-unproved' })
-    expect(textToString(stop!.message, 'metric')).toContain('4 holes of Departures rely on stud 2, which is unconfirmed: it is only known from a detector edge (6 times).')
+    expect(textToString(stop!.message, 'metric')).toContain(
+      '4 holes of Departures rely on stud 2, which is unconfirmed: it is only known from a detector edge (6 times).',
+    )
     expect(textToString(stop!.remedy!, 'metric')).toContain('Probe at 2300')
   })
 
   it('whose centre is not sure enough asks for a nail and not for another place', () => {
-    const found = stops(job => readings(job, 2300, [{ method: 'magnet', x: 2300 }, { method: 'detector-centre', x: 2300 }]))
+    const found = stops(job =>
+      readings(job, 2300, [
+        { method: 'magnet', x: 2300 },
+        { method: 'detector-centre', x: 2300 },
+      ]),
+    )
     expect(new Set(found.map(({ code }) => code))).toEqual(new Set(['member-unsure']))
     expect(textToString(found[0]!.remedy!, 'metric')).toContain('Find both edges')
   })

@@ -37,26 +37,39 @@ const NEAREST = 6
 interface Use { x: number, zone?: FixingZone }
 
 /** Whether a fastener in a zone leaves the others theirs. */
-const isFree = (used: Use[], { index, ply }: FixingZone, x: number, plySpacing: number | undefined) => used.every(({ zone, x: other }) =>
-  zone?.index !== index || (zone.ply !== ply && plySpacing !== undefined && Math.abs(x - other) >= plySpacing - SAME))
+const isFree = (used: Use[], { index, ply }: FixingZone, x: number, plySpacing: number | undefined) =>
+  used.every(
+    ({ zone, x: other }) =>
+      zone?.index !== index
+      || (zone.ply !== ply && plySpacing !== undefined && Math.abs(x - other) >= plySpacing - SAME),
+  )
 
 /**
  * Every place that a hole could have for a plate at a place, each as near to where it was as its slot and a zone let
  * it.
  */
-function placesFor({ spans, zones }: Seat, centre: Point, { x: was, y }: StandingHole): { x: number, span: SeatSpan, zone: FixingZone, by: number }[] {
-  return zones.flatMap(zone => spans.flatMap((span) => {
-    const [from, to] = [Math.max(centre.x + span.from, zone.from), Math.min(centre.x + span.to, zone.to)]
-    if (to < from - 1e-9) return []
-    const x = nearestIn({ from, to: Math.max(from, to) }, was)
-    return [{ x, span, zone, by: Math.hypot(x - was, centre.y + span.y - y) }]
-  })).sort((a, b) => a.by - b.by)
+function placesFor(
+  { spans, zones }: Seat,
+  centre: Point,
+  { x: was, y }: StandingHole,
+): { x: number, span: SeatSpan, zone: FixingZone, by: number }[] {
+  return zones
+    .flatMap(zone =>
+      spans.flatMap((span) => {
+        const [from, to] = [Math.max(centre.x + span.from, zone.from), Math.min(centre.x + span.to, zone.to)]
+        if (to < from - 1e-9) return []
+        const x = nearestIn({ from, to: Math.max(from, to) }, was)
+        return [{ x, span, zone, by: Math.hypot(x - was, centre.y + span.y - y) }]
+      }),
+    )
+    .sort((a, b) => a.by - b.by)
 }
 
 /** Holes in their places: how many of them moved, and by how much in all. */
 interface Filled { moved: number, sum: number, holes: SeatedHole[] }
 
-const isLess = (a: Pick<Filled, 'moved' | 'sum'>, b: Filled | undefined) => !b || a.moved < b.moved || (a.moved === b.moved && a.sum < b.sum - SAME)
+const isLess = (a: Pick<Filled, 'moved' | 'sum'>, b: Filled | undefined) =>
+  !b || a.moved < b.moved || (a.moved === b.moved && a.sum < b.sum - SAME)
 
 /**
  * The places of so many of some holes of which the fewest move, and these the least in all; undefined where there are
@@ -74,7 +87,21 @@ function leastMoves(seat: Seat, centre: Point, holes: StandingHole[], wanted: nu
     const others = leastMoves(seat, centre, rest, wanted - 1, [...used, { x, zone }])
     const filled = others && { moved: others.moved + moves, sum: others.sum + by }
     if (!others || !filled || !isLess(filled, best)) continue
-    best = { ...filled, holes: [{ id: hole.id, row: seat.row, slot: span.slot, x, y: centre.y + span.y, ...seat.at(x, zone), stays: moves === 0 }, ...others.holes] }
+    best = {
+      ...filled,
+      holes: [
+        {
+          id: hole.id,
+          row: seat.row,
+          slot: span.slot,
+          x,
+          y: centre.y + span.y,
+          ...seat.at(x, zone),
+          stays: moves === 0,
+        },
+        ...others.holes,
+      ],
+    }
     if (filled.moved === 0) break
   }
   if (rest.length < wanted || best?.moved === 0) return best
@@ -92,12 +119,30 @@ export function fillSeat(seat: Seat, centre: Point, standing: StandingHole[]): S
   const used: Use[] = []
   const seated: SeatedHole[] = []
   for (const hole of standing.filter(({ fixed }) => fixed)) {
-    const slot = seat.spans.find(({ from, to, y }) => liesIn({ from: centre.x + from - SAME, to: centre.x + to + SAME }, hole.x) && Math.abs(centre.y + y - hole.y) < 5)?.slot
+    const slot = seat.spans.find(
+      ({ from, to, y }) =>
+        liesIn({ from: centre.x + from - SAME, to: centre.x + to + SAME }, hole.x)
+        && Math.abs(centre.y + y - hole.y) < 5,
+    )?.slot
     const zone = seat.zones.find(zone => liesIn(zone, hole.x))
     used.push({ x: hole.x, zone })
-    seated.push({ id: hole.id, row: seat.row, ...slot !== undefined && { slot }, x: hole.x, y: hole.y, ...zone && seat.at(hole.x, zone), stays: true })
+    seated.push({
+      id: hole.id,
+      row: seat.row,
+      ...(slot !== undefined && { slot }),
+      x: hole.x,
+      y: hole.y,
+      ...(zone && seat.at(hole.x, zone)),
+      stays: true,
+    })
   }
-  const filled = leastMoves(seat, centre, standing.filter(({ fixed }) => !fixed), Math.max(seat.wanted - seated.length, 0), used)
+  const filled = leastMoves(
+    seat,
+    centre,
+    standing.filter(({ fixed }) => !fixed),
+    Math.max(seat.wanted - seated.length, 0),
+    used,
+  )
   return filled && [...seated, ...filled.holes].sort((a, b) => a.x - b.x)
 }
 

@@ -41,7 +41,10 @@ function holdsWithin(tolerance: number): Holds {
 
 interface Room { at: number, free: Interval[], holding: Interval[] }
 
-const rangeOf = ({ nominal, travel }: Slider, shift: number): Interval => ({ from: nominal + shift - travel, to: nominal + shift + travel })
+const rangeOf = ({ nominal, travel }: Slider, shift: number): Interval => ({
+  from: nominal + shift - travel,
+  to: nominal + shift + travel,
+})
 
 /** Where one slider can be, and where it is held, for one shift. */
 function roomOf(slider: Slider, shift: number, spare: number, holds: Holds): Room {
@@ -70,12 +73,19 @@ function candidates(rooms: Room[], clear: number[]): number[][] {
 /** A place of one slider with the best that those before it can do. */
 interface State { x: number, held: number, slides: number, holds: boolean, before: State | undefined }
 
-const better = (a: State, b: State | undefined) => !b || a.held > b.held || (a.held === b.held && a.slides < b.slides - EPSILON)
+const better = (a: State, b: State | undefined) =>
+  !b || a.held > b.held || (a.held === b.held && a.slides < b.slides - EPSILON)
 
 /**
  * The best places of a chain for one shift, by going along it; undefined where they cannot keep clear of one another.
  */
-function solveChain(chain: Slider[], clear: number[], shift: number, spare: number, holds: Holds): ChainSolution | undefined {
+function solveChain(
+  chain: Slider[],
+  clear: number[],
+  shift: number,
+  spare: number,
+  holds: Holds,
+): ChainSolution | undefined {
   const rooms = chain.map(slider => roomOf(slider, shift, spare, holds))
   const places = candidates(rooms, clear)
   let states: State[] = []
@@ -90,10 +100,16 @@ function solveChain(chain: Slider[], clear: number[], shift: number, spare: numb
       }
       if (i > 0 && !best) continue
       const holdsHere = holding.some(stretch => liesIn(stretch, x))
-      states.push({ x, held: (best?.held ?? 0) + Number(holdsHere), slides: (best?.slides ?? 0) + Math.abs(x - at), holds: holdsHere, before: best })
+      states.push({
+        x,
+        held: (best?.held ?? 0) + Number(holdsHere),
+        slides: (best?.slides ?? 0) + Math.abs(x - at),
+        holds: holdsHere,
+        before: best,
+      })
     }
   }
-  let last = states.reduce<State | undefined>((best, state) => better(state, best) ? state : best, undefined)
+  let last = states.reduce<State | undefined>((best, state) => (better(state, best) ? state : best), undefined)
   if (!last) return undefined
   const { held, slides } = last
   const taken: State[] = []
@@ -109,7 +125,8 @@ function linked(chain: Slider[]): Slider[][] {
   const parts: Slider[][] = []
   chain.forEach((slider, n) => {
     const before = chain[n - 1]
-    const apart = !before || slider.nominal - before.nominal - before.half - slider.half >= slider.travel + before.travel
+    const apart
+      = !before || slider.nominal - before.nominal - before.half - slider.half >= slider.travel + before.travel
     if (apart) parts.push([slider])
     else parts.at(-1)!.push(slider)
   })
@@ -166,7 +183,8 @@ function shiftsWithin(tolerance: number): number[][] {
 function keeping(chains: Slider[][], shifts: number[][]): number[][] {
   const pinned = chains.flat().filter(({ pinned }) => pinned)
   if (pinned.length === 0) return shifts
-  const keptBy = (shift: number) => pinned.filter(slider => subtract([rangeOf(slider, shift)], slider.barred).length > 0).length
+  const keptBy = (shift: number) =>
+    pinned.filter(slider => subtract([rangeOf(slider, shift)], slider.barred).length > 0).length
   const most = Math.max(...shifts.flat().map(keptBy))
   return shifts.map(either => either.filter(shift => keptBy(shift) === most)).filter(either => either.length > 0)
 }
@@ -174,10 +192,15 @@ function keeping(chains: Slider[][], shifts: number[][]): number[][] {
 /** Sliders that stand and ask alike are calculated once. */
 function alike(parts: Slider[][]): { part: Slider[], count: number }[] {
   const requirementIds = new Map<Requirement[], number>()
-  const idOf = (requirements: Requirement[]) => requirementIds.get(requirements) ?? requirementIds.set(requirements, requirementIds.size).get(requirements)!
+  const idOf = (requirements: Requirement[]) =>
+    requirementIds.get(requirements) ?? requirementIds.set(requirements, requirementIds.size).get(requirements)!
   const groups = new Map<string, { part: Slider[], count: number }>()
   for (const part of parts) {
-    const key = part.map(({ nominal, travel, half, requirements, barred }) => [nominal, travel, half, idOf(requirements), ...barred.flatMap(({ from, to }) => [from, to])].join(' ')).join('|')
+    const key = part
+      .map(({ nominal, travel, half, requirements, barred }) =>
+        [nominal, travel, half, idOf(requirements), ...barred.flatMap(({ from, to }) => [from, to])].join(' '),
+      )
+      .join('|')
     const group = groups.get(key)
     if (group) group.count++
     else groups.set(key, { part, count: 1 })
@@ -197,7 +220,8 @@ export function slide(chains: Slider[][], tolerance: number): SlideSolution {
   const holds = holdsWithin(tolerance)
   const groups = alike(chains.flatMap(linked))
   const total = chains.reduce((sum, chain) => sum + chain.length, 0)
-  const heldAt = (shift: number) => groups.reduce((sum, { part, count }) => sum + count * heldOf(part, shift, 0, holds), 0)
+  const heldAt = (shift: number) =>
+    groups.reduce((sum, { part, count }) => sum + count * heldOf(part, shift, 0, holds), 0)
   let [most, shifts] = [-1, [0]]
   for (const either of keeping(chains, shiftsWithin(tolerance))) {
     const counts = either.map(shift => ({ shift, held: heldAt(shift) }))
@@ -207,11 +231,25 @@ export function slide(chains: Slider[][], tolerance: number): SlideSolution {
   }
   const tried = shifts.map((shift) => {
     const spare = Math.min(...groups.map(({ part }) => spareOf(part, shift, holds)))
-    return { shift, spare, slides: groups.reduce((sum, { part, count }) => sum + count * solvePart(part, shift, kept(spare), holds).slides, 0) }
+    return {
+      shift,
+      spare,
+      slides: groups.reduce(
+        (sum, { part, count }) => sum + count * solvePart(part, shift, kept(spare), holds).slides,
+        0,
+      ),
+    }
   })
-  const { shift, spare } = tried.reduce((best, one) => one.spare > best.spare + 1e-6 || (one.spare > best.spare - 1e-6 && one.slides < best.slides - 1e-6) ? one : best)
+  const { shift, spare } = tried.reduce((best, one) =>
+    one.spare > best.spare + 1e-6 || (one.spare > best.spare - 1e-6 && one.slides < best.slides - 1e-6) ? one : best,
+  )
   const solved = chains.map(chain => linked(chain).map(part => solvePart(part, shift, kept(spare), holds)))
-  return { shift, spare, by: solved.map(parts => parts.flatMap(({ by }) => by)), held: solved.map(parts => parts.flatMap(({ holds }) => holds)) }
+  return {
+    shift,
+    spare,
+    by: solved.map(parts => parts.flatMap(({ by }) => by)),
+    held: solved.map(parts => parts.flatMap(({ holds }) => holds)),
+  }
 }
 
 /** The slide of one plate alone that leaves most to spare. */

@@ -6,8 +6,16 @@ import { heightOfRow } from '../job'
  */
 function topAndOneBelow(mount: Mount, heaviest: number): SlotUse | undefined {
   const [top] = [...mount.needs.rows].sort((a, b) => heightOfRow(mount, b) - heightOfRow(mount, a))
-  const use = mount.otherNeeds?.find(({ rows, capacity }) => rows.length === 2 && rows.includes(top!) && mount.needs.rows.length > 2 && (capacity === undefined || capacity >= heaviest))
-  return use && { members: use.members, rows: use.rows, ...use.minSpacing !== undefined && { minSpacing: use.minSpacing } }
+  const use = mount.otherNeeds?.find(
+    ({ rows, capacity }) =>
+      rows.length === 2
+      && rows.includes(top!)
+      && mount.needs.rows.length > 2
+      && (capacity === undefined || capacity >= heaviest),
+  )
+  return (
+    use && { members: use.members, rows: use.rows, ...(use.minSpacing !== undefined && { minSpacing: use.minSpacing }) }
+  )
 }
 
 /**
@@ -15,9 +23,11 @@ function topAndOneBelow(mount: Mount, heaviest: number): SlotUse | undefined {
  * only where the maker of its one mount allows that for the heaviest of its displays.
  */
 export function usingSlots(array: ScreenArray, { mounts, displays }: Catalogue, { plateFixings }: Rules): ScreenArray {
-  if (plateFixings !== 'top-and-one-below' || array.needs || array.cells?.some(({ mount }) => mount !== undefined)) return array
+  if (plateFixings !== 'top-and-one-below' || array.needs || array.cells?.some(({ mount }) => mount !== undefined))
+    return array
   const mount = mounts.find(({ id }) => id === array.mount)
   const used = new Set([array.display, ...(array.cells ?? []).map(({ display }) => display)])
-  const needs = mount && topAndOneBelow(mount, Math.max(...displays.filter(({ id }) => used.has(id)).map(({ mass }) => mass)))
+  const needs
+    = mount && topAndOneBelow(mount, Math.max(...displays.filter(({ id }) => used.has(id)).map(({ mass }) => mass)))
   return needs ? { ...array, needs } : array
 }

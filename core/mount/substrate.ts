@@ -38,7 +38,17 @@ const slotsOf = ({ plate }: Mount, row: string) => plate.slots.filter(slot => sl
 const spansOf = (mount: Mount, row: string) => slotsOf(mount, row).map(({ x1, x2 }) => ({ from: x1, to: x2 }))
 
 /** Those rows whose slots differ along the wall: rows above each other reach alike. */
-const unlike = (mount: Mount) => [...new Map(mount.needs.rows.map(row => [spansOf(mount, row).map(({ from, to }) => `${from} ${to}`).sort().join(), row])).values()]
+const unlike = (mount: Mount) => [
+  ...new Map(
+    mount.needs.rows.map(row => [
+      spansOf(mount, row)
+        .map(({ from, to }) => `${from} ${to}`)
+        .sort()
+        .join(),
+      row,
+    ]),
+  ).values(),
+]
 
 /** Studs and their like: every row reaches so many different members that stand at the height of its slots. */
 function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | undefined, dead: DeadHoles): Substrate {
@@ -58,10 +68,15 @@ function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | unde
         )
   const heightsOf = (mount: Mount, row: string, plateY: number) => slotsOf(mount, row).map(({ y }) => plateY + y)
   const spacing = memoize((mount: Mount) => plySpacing(mount, fastener))
-  const requirements = memoize((mount: Mount) => memoize((plateY: number) =>
-    (all ? unlike(mount) : mount.needs.rows).map((row): Requirement => ({
-      spans: spansOf(mount, row), targets: targetsOf(standing(heightsOf(mount, row, plateY)), spacing(mount)), wanted: mount.needs.members,
-    }))))
+  const requirements = memoize((mount: Mount) =>
+    memoize((plateY: number) =>
+      (all ? unlike(mount) : mount.needs.rows).map((row): Requirement => ({
+        spans: spansOf(mount, row),
+        targets: targetsOf(standing(heightsOf(mount, row, plateY)), spacing(mount)),
+        wanted: mount.needs.members,
+      })),
+    ),
+  )
   return {
     allOver: false,
     along: (mount, plateY) => requirements(mount)(all ? 0 : plateY),
@@ -101,22 +116,49 @@ function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | unde
 function block(coursing: Coursing, wall: Wall, fastener: Fastener | undefined, dead: DeadHoles): Substrate {
   const distance = jointDistanceOf(fastener)
   const courses = coursesOf(coursing, distance, wall.height)
-  const blocks = memoize((course: number): FixingZone[] => blocksOf(coursing, coursing.origin.y + (course + 0.5) * coursing.height, distance, wall.width))
-  const up = memoize((mount: Mount) => [...new Set(mount.plate.slots.filter(({ row }) => mount.needs.rows.includes(row)).map(({ y }) => y))]
-    .map((y): Requirement => ({ spans: [{ from: y, to: y }], targets: singly(courses), wanted: 1 })))
-  const along = memoize((mount: Mount) => memoize((plateY: number) =>
-    slotSegments(mount).map(({ y, from, to }): Requirement => ({ spans: [{ from, to }], targets: singly(clearOf(dead, blocks(courseAt(coursing, plateY + y)), [plateY + y])), wanted: 1 }))))
+  const blocks = memoize((course: number): FixingZone[] =>
+    blocksOf(coursing, coursing.origin.y + (course + 0.5) * coursing.height, distance, wall.width),
+  )
+  const up = memoize((mount: Mount) =>
+    [...new Set(mount.plate.slots.filter(({ row }) => mount.needs.rows.includes(row)).map(({ y }) => y))].map(
+      (y): Requirement => ({ spans: [{ from: y, to: y }], targets: singly(courses), wanted: 1 }),
+    ),
+  )
+  const along = memoize((mount: Mount) =>
+    memoize((plateY: number) =>
+      slotSegments(mount).map(({ y, from, to }): Requirement => ({
+        spans: [{ from, to }],
+        targets: singly(clearOf(dead, blocks(courseAt(coursing, plateY + y)), [plateY + y])),
+        wanted: 1,
+      })),
+    ),
+  )
   const marginUp = (y: number) => Math.max(...courses.map(({ centre, usable }) => usable - Math.abs(y - centre)))
   return {
     allOver: false,
     along: (mount, plateY) => along(mount)(plateY),
     up,
-    holes: (mount, { x, y }) => holesOnBlock(mount, x, at => clearOf(dead, blocks(courseAt(coursing, y + at)), [y + at]), at => marginUp(y + at)),
-    seats: (mount, plateY) => slotSegments(mount).map(({ row, slot, y, from, to }): Seat => ({
-      row, spans: [{ from, to, slot, y }], zones: clearOf(dead, blocks(courseAt(coursing, plateY + y)), [plateY + y]), wanted: 1,
-      at: (x, { centre, usable }) => ({ margin: Math.min(usable - Math.abs(x - centre), marginUp(plateY + y)) }),
-    })),
-    at: (x, y) => ({ margin: Math.min(marginUp(y), Math.max(...blocks(courseAt(coursing, y)).map(({ centre, usable }) => usable - Math.abs(x - centre)))) }),
+    holes: (mount, { x, y }) =>
+      holesOnBlock(
+        mount,
+        x,
+        at => clearOf(dead, blocks(courseAt(coursing, y + at)), [y + at]),
+        at => marginUp(y + at),
+      ),
+    seats: (mount, plateY) =>
+      slotSegments(mount).map(({ row, slot, y, from, to }): Seat => ({
+        row,
+        spans: [{ from, to, slot, y }],
+        zones: clearOf(dead, blocks(courseAt(coursing, plateY + y)), [plateY + y]),
+        wanted: 1,
+        at: (x, { centre, usable }) => ({ margin: Math.min(usable - Math.abs(x - centre), marginUp(plateY + y)) }),
+      })),
+    at: (x, y) => ({
+      margin: Math.min(
+        marginUp(y),
+        Math.max(...blocks(courseAt(coursing, y)).map(({ centre, usable }) => usable - Math.abs(x - centre))),
+      ),
+    }),
     plySpacing: () => undefined,
   }
 }
@@ -130,7 +172,14 @@ const solid = (allOver: boolean, dead: DeadHoles = NONE_DEAD): Substrate => ({
   along: () => NOTHING,
   up: () => NOTHING,
   holes: (mount, { x, y }) => holesOnSolid(mount, x, (span, wanted, at) => clearPlace(dead, span, wanted, y + at)),
-  seats: (mount, plateY) => slotSegments(mount).map(({ row, slot, y, from, to }): Seat => ({ row, spans: [{ from, to, slot, y }], zones: clearOf(dead, [EVERYWHERE], [plateY + y]), wanted: 1, at: () => ({}) })),
+  seats: (mount, plateY) =>
+    slotSegments(mount).map(({ row, slot, y, from, to }): Seat => ({
+      row,
+      spans: [{ from, to, slot, y }],
+      zones: clearOf(dead, [EVERYWHERE], [plateY + y]),
+      wanted: 1,
+      at: () => ({}),
+    })),
   at: () => ({}),
   plySpacing: () => undefined,
 })
@@ -140,13 +189,21 @@ const solid = (allOver: boolean, dead: DeadHoles = NONE_DEAD): Substrate => ({
  *
  * @param dead holes that serve nothing any more, of which a new one keeps off
  */
-export function substrateOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined, rules: Rules, carrier?: Carrier, dead: (Point & { result?: string })[] = []): Substrate {
+export function substrateOf(
+  wall: Wall,
+  survey: Pick<Survey, 'members' | 'coursing'>,
+  fastener: Fastener | undefined,
+  rules: Rules,
+  carrier?: Carrier,
+  dead: (Point & { result?: string })[] = [],
+): Substrate {
   const bars = wall.structure.kind === 'concrete' ? dead.filter(({ result }) => result === 'steel') : []
   const kept = { at: dead, keepOff: keepOffOf(fastener, wall.structure.kind), bars }
   if (carrier) return { ...solid(false), carries: true }
   if (isFramed(wall)) return framing(survey, fastener, kept)
   if (isSheet(wall.structure.kind)) return solid(true, kept)
-  const joints = rules.blockJoints !== 'anywhere-under-timber' || !wall.covering.some(({ material }) => TIMBER.includes(material))
+  const joints
+    = rules.blockJoints !== 'anywhere-under-timber' || !wall.covering.some(({ material }) => TIMBER.includes(material))
   if (structureKindOf(wall.structure).units && joints)
     return survey.coursing ? block(survey.coursing, wall, fastener, kept) : solid(false)
   return solid(true, kept)

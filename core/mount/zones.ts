@@ -16,7 +16,14 @@ export interface Target { zones: FixingZone[], needed: number }
 /** One-sided 95 % of a normal distribution: how far a member's or a joint's middle is allowed to be out. */
 export const ONE_SIDED_95 = 1.645
 
-export const zone = (index: number, centre: number, usable: number, ply = 0): FixingZone => ({ index, ply, centre, usable, from: centre - usable, to: centre + usable })
+export const zone = (index: number, centre: number, usable: number, ply = 0): FixingZone => ({
+  index,
+  ply,
+  centre,
+  usable,
+  from: centre - usable,
+  to: centre + usable,
+})
 
 /**
  * The stretch of each piece of timber or steel that can take the fastener: centre ± u with
@@ -45,7 +52,9 @@ export function zonesByHeight(members: Member[], edgeDistance: number): (y: numb
  * maker's figure, and no less than four diameters; undefined where the maker gives none, and they count as one.
  */
 export function plySpacing({ needs }: Pick<Mount, 'needs'>, fastener: Fastener | undefined): number | undefined {
-  return needs.minSpacing === undefined ? undefined : Math.max(needs.minSpacing, WOOD_DIAMETERS.spacing * (fastener?.diameter ?? 0))
+  return needs.minSpacing === undefined
+    ? undefined
+    : Math.max(needs.minSpacing, WOOD_DIAMETERS.spacing * (fastener?.diameter ?? 0))
 }
 
 /**
@@ -63,7 +72,9 @@ export function targetsOf(zones: FixingZone[], spacing: number | undefined): Tar
     const once: Target = { zones: plies, needed: 1 }
     const pitch = plies.length > 1 ? plies[1]!.centre - plies[0]!.centre : 0
     if (spacing === undefined || plies.length < 2 || pitch < spacing - 1e-9) return [once]
-    const apart = plies.map(({ index, centre, usable, ply }) => zone(index, centre, Math.min(usable, (pitch - spacing) / 2), ply))
+    const apart = plies.map(({ index, centre, usable, ply }) =>
+      zone(index, centre, Math.min(usable, (pitch - spacing) / 2), ply),
+    )
     return [once, ...plies.slice(1).map((_, n): Target => ({ zones: apart, needed: n + 2 }))]
   })
 }
@@ -75,7 +86,10 @@ export const singly = (zones: FixingZone[]): Target[] => zones.map(each => ({ zo
 function clearOfJoints(joints: { x: number, sd: number }[], joint: number, distance: number): FixingZone[] {
   return joints.slice(1).map(({ x, sd }, n) => {
     const before = joints[n]!
-    const [from, to] = [before.x + joint / 2 + distance + ONE_SIDED_95 * before.sd, x - joint / 2 - distance - ONE_SIDED_95 * sd]
+    const [from, to] = [
+      before.x + joint / 2 + distance + ONE_SIDED_95 * before.sd,
+      x - joint / 2 - distance - ONE_SIDED_95 * sd,
+    ]
     return zone(n, (from + to) / 2, (to - from) / 2)
   })
 }

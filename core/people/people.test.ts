@@ -9,15 +9,35 @@ const held = (role: typeof ROLES[number], ...sites: string[]) => ({ role, sites 
 describe('rights', () => {
   it('are those that each role was promised', () => {
     const mayHere = (role: typeof ROLES[number], action: Action) => may(held(role, 'holm-point'), action, HERE)
-    expect(STAFF.map(role => [role, mayHere(role, 'wall.design'), mayHere(role, 'wall.issue'), mayHere(role, 'wall.record')])).toEqual([
-      ['planner', true, true, true], ['lead', true, true, true], ['crew', false, false, true], ['service', false, false, false],
+    expect(
+      STAFF.map(role => [
+        role,
+        mayHere(role, 'wall.design'),
+        mayHere(role, 'wall.issue'),
+        mayHere(role, 'wall.record'),
+      ]),
+    ).toEqual([
+      ['planner', true, true, true],
+      ['lead', true, true, true],
+      ['crew', false, false, true],
+      ['service', false, false, false],
     ])
-    for (const action of ['people.manage', 'audit.read', 'firm.rules', 'firm.catalogue', 'site.begin'] as const) expect(STAFF.filter(role => may(held(role), action))).toEqual(['planner'])
+    for (const action of ['people.manage', 'audit.read', 'firm.rules', 'firm.catalogue', 'site.begin'] as const)
+      expect(STAFF.filter(role => may(held(role), action))).toEqual(['planner'])
   })
 
   it('end at the site: a lead or a crew sees none but their own, service none but what was handed over', () => {
-    for (const role of ['lead', 'crew'] as const) expect([may(held(role, 'holm-point'), 'site.read', HERE), may(held(role, 'stennick'), 'site.read', HERE), may(held(role), 'site.read', { ...HERE, closed: true })]).toEqual([true, false, false])
-    expect([undefined, false, true].map(closed => may(held('service'), 'site.read', { ...HERE, ...closed !== undefined && { closed } }))).toEqual([false, false, true])
+    for (const role of ['lead', 'crew'] as const)
+      expect([
+        may(held(role, 'holm-point'), 'site.read', HERE),
+        may(held(role, 'stennick'), 'site.read', HERE),
+        may(held(role), 'site.read', { ...HERE, closed: true }),
+      ]).toEqual([true, false, false])
+    expect(
+      [undefined, false, true].map(closed =>
+        may(held('service'), 'site.read', { ...HERE, ...(closed !== undefined && { closed }) }),
+      ),
+    ).toEqual([false, false, true])
   })
 
   it('let a client do two things by his link, and nobody of the firm those', () => {
@@ -27,18 +47,30 @@ describe('rights', () => {
   })
 
   it('let a planner do whatever anybody of the firm may, and who holds nothing nothing', () => {
-    fc.assert(fc.property(fc.constantFrom(...Object.keys(RIGHTS) as Action[]), fc.constantFrom(...ROLES), fc.boolean(), (action, role, closed) => {
-      const place = { ...HERE, closed }
-      if (role !== 'client' && may(held(role, 'holm-point'), action, place)) expect(may(held('planner'), action, place)).toBe(true)
-      expect(may(undefined, action, place)).toBe(false)
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...(Object.keys(RIGHTS) as Action[])),
+        fc.constantFrom(...ROLES),
+        fc.boolean(),
+        (action, role, closed) => {
+          const place = { ...HERE, closed }
+          if (role !== 'client' && may(held(role, 'holm-point'), action, place))
+            expect(may(held('planner'), action, place)).toBe(true)
+          expect(may(undefined, action, place)).toBe(false)
+        },
+      ),
+    )
   })
 })
 
 describe('an entry', () => {
   it('wants the right that its kind wants, and a correction that of what it corrects', () => {
-    expect((['hole', 'issued', 'override', 'visit', 'correction'] as const).map(kind => actionOfEntry({ kind }))).toEqual(['wall.record', 'wall.issue', 'wall.issue', 'wall.visit', 'wall.record'])
-    expect((['issued', 'hole', 'seams'] as const).map(kind => actionOfEntry({ kind: 'correction' }, { kind }))).toEqual(['wall.issue', 'wall.record', 'wall.visit'])
+    expect(
+      (['hole', 'issued', 'override', 'visit', 'correction'] as const).map(kind => actionOfEntry({ kind })),
+    ).toEqual(['wall.record', 'wall.issue', 'wall.issue', 'wall.visit', 'wall.record'])
+    expect((['issued', 'hole', 'seams'] as const).map(kind => actionOfEntry({ kind: 'correction' }, { kind }))).toEqual(
+      ['wall.issue', 'wall.record', 'wall.visit'],
+    )
   })
 
   it('lets whoever made a result withdraw it, and a lead or planner settle the others of a disputed hole', () => {
@@ -68,6 +100,10 @@ describe('a role over time', () => {
     { role: 'lead', sites: ['holm-point'], from: '2026-11-20T12:00:00Z', to: null },
   ]
   it('is what was held at the moment, the new one from the very moment it was given', () => {
-    expect(['2026-11-01T00:00:00Z', '2026-11-20T11:59:59Z', '2026-11-20T13:00:00+01:00', '2026-12-01T00:00:00Z'].map(at => heldAt(grants, at)?.role)).toEqual([undefined, 'crew', 'lead', 'lead'])
+    expect(
+      ['2026-11-01T00:00:00Z', '2026-11-20T11:59:59Z', '2026-11-20T13:00:00+01:00', '2026-12-01T00:00:00Z'].map(
+        at => heldAt(grants, at)?.role,
+      ),
+    ).toEqual([undefined, 'crew', 'lead', 'lead'])
   })
 })

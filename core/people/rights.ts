@@ -30,7 +30,10 @@ export const RIGHTS = {
   'firm.rules': { title: 'edit the house rules of the firm', reach: PLANNER },
   'firm.catalogue': { title: 'edit the catalogue of the firm', reach: PLANNER },
   'firm.stock': { title: 'record stock received, moved and used', reach: { planner: 'all', lead: 'all', crew: 'all' } },
-  'programme.read': { title: 'view the programme, day sheets and stock', reach: { planner: 'all', lead: 'all', crew: 'all' } },
+  'programme.read': {
+    title: 'view the programme, day sheets and stock',
+    reach: { planner: 'all', lead: 'all', crew: 'all' },
+  },
   'programme.plan': { title: 'plan and publish the programme', reach: PLANNER },
   'people.manage': { title: 'invite people, change their roles and remove them', reach: PLANNER },
   'audit.read': { title: 'view the audit log and revoke other people’s sessions', reach: PLANNER },
@@ -42,10 +45,14 @@ export const RIGHTS = {
 export type Action = keyof typeof RIGHTS
 
 /** Where a role may do a thing; undefined where it may not at all. */
-export const reachOf = (role: Role, action: Action): Reach | undefined => (RIGHTS[action].reach as Partial<Record<Role, Reach>>)[role]
+export const reachOf = (role: Role, action: Action): Reach | undefined =>
+  (RIGHTS[action].reach as Partial<Record<Role, Reach>>)[role]
 
 /** Who may do a thing, in words: “a planner or a lead”. */
-export const whoMay = (action: Action): string => STAFF.filter(role => reachOf(role, action)).map(role => `a ${ROLE_WORDS[role].title.toLowerCase()}`).join(' or ')
+export const whoMay = (action: Action): string =>
+  STAFF.filter(role => reachOf(role, action))
+    .map(role => `a ${ROLE_WORDS[role].title.toLowerCase()}`)
+    .join(' or ')
 
 /** A role, and the sites on which it is held where that is said for each person. */
 export interface Held { role: Role, sites: readonly string[] }

@@ -13,53 +13,120 @@ import { modelFindings } from './findings'
 export interface LaidOut { array: ScreenArray, arrangement: Arrangement, placing: Placing }
 
 /** An array with its plates and holes, and what its displays' pictures make. */
-export interface MountedArray { array: ScreenArray, mounting: Mounting, plan: Omit<ArrayPlan, 'positions'>, crops: Rect[], findings: Finding[] }
+export interface MountedArray {
+  array: ScreenArray
+  mounting: Mounting
+  plan: Omit<ArrayPlan, 'positions'>
+  crops: Rect[]
+  findings: Finding[]
+}
 
-const contextOf = (catalogue: Catalogue, rules: Rules, units: UnitSystem): PlanContext => ({ catalogue, rules, site: { units } })
+const contextOf = (catalogue: Catalogue, rules: Rules, units: UnitSystem): PlanContext => ({
+  catalogue,
+  rules,
+  site: { units },
+})
 
 /** Arranges an array and places its plates; undefined where its display is not in the catalogue. */
-export function layOut(array: ScreenArray, wall: Wall, surveyed: Survey, catalogue: Catalogue, rules: Rules, units: UnitSystem, built: AsBuilt): LaidOut | undefined {
+export function layOut(
+  array: ScreenArray,
+  wall: Wall,
+  surveyed: Survey,
+  catalogue: Catalogue,
+  rules: Rules,
+  units: UnitSystem,
+  built: AsBuilt,
+): LaidOut | undefined {
   const nominal = arrange(array, catalogue.displays, wall)
   if (!nominal) return undefined
   const placing = place(array, nominal.cells, wall, surveyed, contextOf(catalogue, rules, units), built)
   const { x, y } = placing.shift
-  return { array, placing, arrangement: x === 0 && y === 0 ? nominal : arrange(array, catalogue.displays, wall, placing.shift)! }
+  return {
+    array,
+    placing,
+    arrangement: x === 0 && y === 0 ? nominal : arrange(array, catalogue.displays, wall, placing.shift)!,
+  }
 }
 
 /** A stop for an array whose display is not in the catalogue. */
 export const displayUnknown = ({ id, name }: ScreenArray): Finding => ({
-  severity: 'stop', code: 'display-unknown', stage: 'arrange', subject: { kind: 'array', id }, message: words`The display of ${name} is not in the catalogue.`,
+  severity: 'stop',
+  code: 'display-unknown',
+  stage: 'arrange',
+  subject: { kind: 'array', id },
+  message: words`The display of ${name} is not in the catalogue.`,
 })
 
 /** Puts every plate and hole of an array where it was placed. */
-export function mountLaidOut({ array, arrangement, placing }: LaidOut, wall: Wall, surveyed: Survey, catalogue: Catalogue, rules: Rules, units: UnitSystem, built: AsBuilt): MountedArray {
+export function mountLaidOut(
+  { array, arrangement, placing }: LaidOut,
+  wall: Wall,
+  surveyed: Survey,
+  catalogue: Catalogue,
+  rules: Rules,
+  units: UnitSystem,
+  built: AsBuilt,
+): MountedArray {
   const { outline, imageGap, cells } = arrangement
   const mounting = mount(array, cells, placing, wall, surveyed, contextOf(catalogue, rules, units), built)
   const display = catalogue.displays.find(({ id }) => id === array.display)!
   const mountModel = catalogue.mounts.find(({ id }) => id === array.mount)
   const map = cells.length > 0 ? pixelMap(cells, imageGap) : undefined
   return {
-    array, mounting,
-    plan: { id: array.id, name: array.name, outline, imageGap, canvas: map?.canvas ?? { width: 0, height: 0 }, shift: placing.shift, strips: mounting.strips },
+    array,
+    mounting,
+    plan: {
+      id: array.id,
+      name: array.name,
+      outline,
+      imageGap,
+      canvas: map?.canvas ?? { width: 0, height: 0 },
+      shift: placing.shift,
+      strips: mounting.strips,
+    },
     crops: map?.crops.map(({ rounded }) => rounded) ?? [],
-    findings: [...modelFindings(array, cells, catalogue), ...arrangement.findings, ...viewingFindings(array, outline, cells, display, mountModel, units, wall.walkway), ...mounting.findings],
+    findings: [
+      ...modelFindings(array, cells, catalogue),
+      ...arrangement.findings,
+      ...viewingFindings(array, outline, cells, display, mountModel, units, wall.walkway),
+      ...mounting.findings,
+    ],
   }
 }
 
 /** The plates and holes of an array where it was placed, and no findings about them. */
-export function platesOf({ array, arrangement, placing }: LaidOut, wall: Wall, surveyed: Survey, catalogue: Catalogue, rules: Rules, units: UnitSystem, built: AsBuilt): MountedCell[] {
+export function platesOf(
+  { array, arrangement, placing }: LaidOut,
+  wall: Wall,
+  surveyed: Survey,
+  catalogue: Catalogue,
+  rules: Rules,
+  units: UnitSystem,
+  built: AsBuilt,
+): MountedCell[] {
   return mountedCells(array, arrangement.cells, placing, wall, surveyed, contextOf(catalogue, rules, units), built)
 }
 
 /** What holds an array, once the holes of all are known: anchors of one weaken those of another beside it. */
-export function fixMounted({ array, mounting: { positions, strips }, plan, crops, findings }: MountedArray, everyArray: MountedArray[], wall: Wall, { members }: Survey, catalogue: Catalogue, rules: Rules, units: UnitSystem): { plan: ArrayPlan, findings: Finding[] } {
+export function fixMounted(
+  { array, mounting: { positions, strips }, plan, crops, findings }: MountedArray,
+  everyArray: MountedArray[],
+  wall: Wall,
+  { members }: Survey,
+  catalogue: Catalogue,
+  rules: Rules,
+  units: UnitSystem,
+): { plan: ArrayPlan, findings: Finding[] } {
   const everyHole = everyArray.flatMap(({ mounting }) => mounting.positions.flatMap(({ holes = [] }) => holes))
   const fixed = fix(array, positions, wall, contextOf(catalogue, rules, units), { strips, members, everyHole })
   return {
-    plan: { ...plan, positions: positions.map((position, n) => {
-      const loads = fixed.loads.get(position.id)
-      return { ...position, crop: crops[n]!, ...loads && { loads } }
-    }) },
+    plan: {
+      ...plan,
+      positions: positions.map((position, n) => {
+        const loads = fixed.loads.get(position.id)
+        return { ...position, crop: crops[n]!, ...(loads && { loads }) }
+      }),
+    },
     findings: [...findings, ...fixed.findings],
   }
 }

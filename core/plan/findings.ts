@@ -6,15 +6,31 @@ import type { Catalogue, Fault, ScreenArray, Wall } from '../job'
 import { words } from '../units'
 
 /** A stop for each model of an array whose own figures cannot be, as a file may bring one. */
-export function modelFindings(array: ScreenArray, cells: { model: string, mount?: string }[], { displays, mounts, fasteners }: Catalogue): Finding[] {
-  const stops = (stage: 'arrange' | 'mount' | 'fix', code: CodeOf<'stop'>, name: string, faults: Fault[]) => faults.map(({ message }): Finding => ({
-    severity: 'stop', code, stage, subject: { kind: 'array', id: array.id }, message: words`${name}: ${message.charAt(0).toLowerCase()}${message.slice(1)}.`, remedy: words`Correct its figures in the catalogue.`,
-  }))
+export function modelFindings(
+  array: ScreenArray,
+  cells: { model: string, mount?: string }[],
+  { displays, mounts, fasteners }: Catalogue,
+): Finding[] {
+  const stops = (stage: 'arrange' | 'mount' | 'fix', code: CodeOf<'stop'>, name: string, faults: Fault[]) =>
+    faults.map(({ message }): Finding => ({
+      severity: 'stop',
+      code,
+      stage,
+      subject: { kind: 'array', id: array.id },
+      message: words`${name}: ${message.charAt(0).toLowerCase()}${message.slice(1)}.`,
+      remedy: words`Correct its figures in the catalogue.`,
+    }))
   const used = new Set(cells.flatMap(({ model, mount = array.mount }) => [`display ${model}`, `mount ${mount}`]))
   return [
-    ...displays.filter(({ id }) => used.has(`display ${id}`)).flatMap(model => stops('arrange', 'display-impossible', model.name, displayFaults(model))),
-    ...mounts.filter(({ id }) => used.has(`mount ${id}`)).flatMap(model => stops('mount', 'mount-impossible', model.name, plateFaults(model))),
-    ...fasteners.filter(({ id }) => id === array.fastener).flatMap(model => stops('fix', 'fastener-impossible', model.name ?? model.id, contradictoryFigures(model))),
+    ...displays
+      .filter(({ id }) => used.has(`display ${id}`))
+      .flatMap(model => stops('arrange', 'display-impossible', model.name, displayFaults(model))),
+    ...mounts
+      .filter(({ id }) => used.has(`mount ${id}`))
+      .flatMap(model => stops('mount', 'mount-impossible', model.name, plateFaults(model))),
+    ...fasteners
+      .filter(({ id }) => id === array.fastener)
+      .flatMap(model => stops('fix', 'fastener-impossible', model.name ?? model.id, contradictoryFigures(model))),
   ]
 }
 

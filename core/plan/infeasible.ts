@@ -13,6 +13,9 @@ export function infeasibleInputs(wall: Wall, catalogue: Catalogue, root = '$'): 
     const path = `${root}.arrays[${index}]`
     const arrangement = arrange(array, catalogue.displays, wall)
     if (!arrangement) return []
-    return [...sizeFaults(array, arrangement.outline, wall, path), ...mountFaults(array, arrangement.cells, catalogue, path)]
+    return [
+      ...sizeFaults(array, arrangement.outline, wall, path),
+      ...mountFaults(array, arrangement.cells, catalogue, path),
+    ]
   })
 }

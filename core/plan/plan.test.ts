@@ -8,14 +8,18 @@ const demo = (...[site, id]: Parameters<typeof demoWall>): WallPlan => {
   const { job, wall } = demoWall(site, id)
   return planWall(wall, job)
 }
-const codes = ({ findings }: WallPlan, severity: string) => [...new Set(findings.filter(finding => finding.severity === severity).map(({ code }) => code))]
+const codes = ({ findings }: WallPlan, severity: string) => [
+  ...new Set(findings.filter(finding => finding.severity === severity).map(({ code }) => code)),
+]
 
 describe('the demo', () => {
   it('at the ticket hall has an odd bay, a doubled stud, one stud nobody read, a stray screw, and plates that go where they are held', () => {
     const hall = demo('holm-point', 'ticket-hall')
     expect(hall.members).toHaveLength(16)
     expect(hall.members.filter(({ kind }) => kind === 'double').map(({ centre }) => Math.round(centre))).toEqual([3800])
-    expect(hall.members.filter(({ source }) => source === 'inferred').map(({ centre }) => Math.round(centre / 10))).toEqual([500])
+    expect(
+      hall.members.filter(({ source }) => source === 'inferred').map(({ centre }) => Math.round(centre / 10)),
+    ).toEqual([500])
     expect(hall.runs.map(({ spacing }) => spacing)).toEqual(expect.arrayContaining([400]))
     expect(hall.unexplained).toHaveLength(1)
     expect(codes(hall, 'stop')).toEqual([])
@@ -32,7 +36,14 @@ describe('the demo', () => {
   it('has every hole of the ticket hall on a member that is proved', () => {
     const { members, arrays } = demo('holm-point', 'ticket-hall')
     const under = new Set(arrays[0]!.positions.flatMap(({ holes = [] }) => holes.map(({ member }) => member!)))
-    expect([...under].sort((a, b) => a - b).map(index => members[index]!.proved)).toEqual([true, true, true, true, true, true])
+    expect([...under].sort((a, b) => a - b).map(index => members[index]!.proved)).toEqual([
+      true,
+      true,
+      true,
+      true,
+      true,
+      true,
+    ])
   })
 
   it('at the pier was read from behind, and what its rails stand on is proved by nails from the front', () => {
@@ -77,7 +88,10 @@ describe('a plan', () => {
   it('goes on where a display is not in the catalogue, with a stop', () => {
     const job = exampleJob()
     job.walls[0]!.arrays[0]!.display = 'gone'
-    expect(planWall(job.walls[0]!, job)).toMatchObject({ arrays: [], findings: [{ severity: 'stop', code: 'display-unknown' }] })
+    expect(planWall(job.walls[0]!, job)).toMatchObject({
+      arrays: [],
+      findings: [{ severity: 'stop', code: 'display-unknown' }],
+    })
   })
 })
 
@@ -89,10 +103,25 @@ describe('the published plan', () => {
   const [pier] = planFile(ravelSands).walls.filter(({ id }) => id === 'pier')
 
   it('has members, runs, the next probe in words, and every hole', () => {
-    expect(pier!.members[0]).toMatchObject({ kind: 'single', source: 'observed', proved: true, evidence: expect.arrayContaining(['e1', 'e2']) })
+    expect(pier!.members[0]).toMatchObject({
+      kind: 'single',
+      source: 'observed',
+      proved: true,
+      evidence: expect.arrayContaining(['e1', 'e2']),
+    })
     expect(pier!.runs[0]).toMatchObject({ spacing: 600, found: expect.any(Number) })
-    expect(pier!.nextProbe).toMatchObject({ x: expect.any(Number), y: expect.any(Number), why: expect.stringContaining('is unconfirmed') })
-    expect(pier!.arrays[0]!.positions[0]).toMatchObject({ row: 1, column: 1, crop: { x: 0, y: 0 }, mount: { held: expect.any(Boolean) }, holes: [] })
+    expect(pier!.nextProbe).toMatchObject({
+      x: expect.any(Number),
+      y: expect.any(Number),
+      why: expect.stringContaining('is unconfirmed'),
+    })
+    expect(pier!.arrays[0]!.positions[0]).toMatchObject({
+      row: 1,
+      column: 1,
+      crop: { x: 0, y: 0 },
+      mount: { held: expect.any(Boolean) },
+      holes: [],
+    })
     // With no member known well enough, no rail has a hole; the next probe goes behind the sign all the same.
     expect(Math.abs(pier!.nextProbe!.x - 2300)).toBeLessThan(1400)
     const [hall] = planFile(demoJob('holm-point')).walls

@@ -12,7 +12,10 @@ export interface Planned { array: ScreenArray, mounting: Mounting, plan: Pick<Ar
  */
 function besidePlates(arrays: Pick<ArrayPlan, 'outline'>[]): { from: number, to: number } {
   const BAY = 610
-  return { from: Math.min(...arrays.map(({ outline }) => outline.x)) - BAY, to: Math.max(...arrays.map(({ outline }) => outline.x + outline.width)) + BAY }
+  return {
+    from: Math.min(...arrays.map(({ outline }) => outline.x)) - BAY,
+    to: Math.max(...arrays.map(({ outline }) => outline.x + outline.width)) + BAY,
+  }
 }
 
 /**
@@ -25,7 +28,14 @@ function unheldIn({ array, mounting }: Planned, catalogue: Catalogue): Unheld[] 
     const { row, column, plate } = position
     if (!plate || plate.held) return []
     const reach = (array.shiftTolerance?.x ?? 0) + (modelOf(position)?.adjust?.lateral ?? 0)
-    return [{ from: plate.rect.x - reach, to: plate.rect.x + plate.rect.width + reach, y: plate.centre.y, of: `${array.name} R${row} C${column}` }]
+    return [
+      {
+        from: plate.rect.x - reach,
+        to: plate.rect.x + plate.rect.width + reach,
+        y: plate.centre.y,
+        of: `${array.name} R${row} C${column}`,
+      },
+    ]
   })
 }
 
@@ -33,10 +43,24 @@ function unheldIn({ array, mounting }: Planned, catalogue: Catalogue): Unheld[] 
  * Where one more reading of a wall tells most for its arrays; undefined where nothing is left to settle, or there are
  * no members to find.
  */
-export function probeFor(wall: Wall, { members, runs }: Survey, mounted: Planned[], catalogue: Catalogue, units: UnitSystem): NextProbe | undefined {
+export function probeFor(
+  wall: Wall,
+  { members, runs }: Survey,
+  mounted: Planned[],
+  catalogue: Catalogue,
+  units: UnitSystem,
+): NextProbe | undefined {
   if (!isFramed(wall)) return undefined
-  return nextProbe(wall, members, mounted.flatMap(({ mounting }) => mounting.positions.flatMap(({ holes = [] }) => holes)), {
-    unsurveyed: mounted.flatMap(({ mounting }) => mounting.unsurveyed), unheld: mounted.flatMap(each => unheldIn(each, catalogue)), runs, units,
-    ...mounted.length > 0 && { near: besidePlates(mounted.map(({ plan }) => plan)) },
-  })
+  return nextProbe(
+    wall,
+    members,
+    mounted.flatMap(({ mounting }) => mounting.positions.flatMap(({ holes = [] }) => holes)),
+    {
+      unsurveyed: mounted.flatMap(({ mounting }) => mounting.unsurveyed),
+      unheld: mounted.flatMap(each => unheldIn(each, catalogue)),
+      runs,
+      units,
+      ...(mounted.length > 0 && { near: besidePlates(mounted.map(({ plan }) => plan)) }),
+    },
+  )
 }

@@ -39,7 +39,13 @@ const MOUNTS = 3
 type Context = PlanContext & { built: AsBuilt, surveyed: Survey }
 const unitsOf = ({ site }: PlanContext) => site?.units ?? 'metric'
 
-interface Tried extends Pick<Remedy, 'moves'> { plan: ArrayPlan, held: number, use: number | undefined, notKnown: boolean, stops: Text[] }
+interface Tried extends Pick<Remedy, 'moves'> {
+  plan: ArrayPlan
+  held: number
+  use: number | undefined
+  notKnown: boolean
+  stops: Text[]
+}
 
 function movesOf(plan: ArrayPlan, { issued }: AsBuilt): Pick<Remedy, 'moves'> {
   if (!issued) return {}
@@ -58,15 +64,24 @@ function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, jo
   const known = uses.filter(use => use !== undefined)
   return {
     ...movesOf(plan, built),
-    plan, held: plan.positions.filter(({ plate }) => plate?.held).length, use: known.length > 0 ? Math.max(...known) : undefined, notKnown: known.length < uses.length || uses.length === 0,
-    stops: withOverrides(findings, built.overrides, wall).filter(({ severity, stage }) => severity === 'stop' && (stage === 'mount' || stage === 'fix')).map(({ message }) => message),
+    plan,
+    held: plan.positions.filter(({ plate }) => plate?.held).length,
+    use: known.length > 0 ? Math.max(...known) : undefined,
+    notKnown: known.length < uses.length || uses.length === 0,
+    stops: withOverrides(findings, built.overrides, wall)
+      .filter(({ severity, stage }) => severity === 'stop' && (stage === 'mount' || stage === 'fix'))
+      .map(({ message }) => message),
   }
 }
 
 const percent = (share: number) => `${Math.round(100 * share)} %`
-const useText = ({ use, notKnown }: Tried): Text => use === undefined || notKnown ? words`The utilisation of its fasteners is not known.` : words`Its fasteners have a utilisation of ${percent(use)}.`
+const useText = ({ use, notKnown }: Tried): Text =>
+  use === undefined || notKnown
+    ? words`The utilisation of its fasteners is not known.`
+    : words`Its fasteners have a utilisation of ${percent(use)}.`
 const widest = ({ strips }: ArrayPlan) => strips.map(({ rect }) => rect).reduce((a, b) => b.width > a.width ? b : a)
-const piecesOf = (plan: ArrayPlan) => words`${String(plan.strips.length)} in total, up to ${widest(plan).width} long and ${widest(plan).height} high`
+const piecesOf = (plan: ArrayPlan) =>
+  words`${String(plan.strips.length)} in total, up to ${widest(plan).width} long and ${widest(plan).height} high`
 
 function shiftRemedy(array: ScreenArray, wall: Wall, job: Context): Remedy[] {
   const tolerance = array.shiftTolerance ?? { x: 0, y: 0 }
@@ -78,34 +93,67 @@ function shiftRemedy(array: ScreenArray, wall: Wall, job: Context): Remedy[] {
   if (!tried || !nominal) return []
   const { x, y } = tried.plan.shift
   const { outline } = tried.plan
-  const beyond = Math.max(-outline.x, outline.x + outline.width - wall.width, -outline.y, outline.y + outline.height - wall.height)
+  const beyond = Math.max(
+    -outline.x,
+    outline.x + outline.width - wall.width,
+    -outline.y,
+    outline.y + outline.height - wall.height,
+  )
   if (beyond > 0) return []
   const way = (by: number, less: string, more: string) => words`${Math.abs(by)} ${by < 0 ? less : more}`
   const ways = [...x !== 0 ? [way(x, 'to the left', 'to the right')] : [], ...y !== 0 ? [way(y, 'down', 'up')] : []]
   if (ways.length === 0) return []
   const told = ways.reduce((a, b) => words`${a} and ${b}`)
-  return [{
-    kind: 'shift', title: words`Shift the whole array ${told}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
-    says: [
-      words`${Math.max(Math.abs(x) - tolerance.x, Math.abs(y) - tolerance.y)} more than the shift of ${x !== 0 ? tolerance.x : tolerance.y} that the client allows: ask first.`,
-      words`Its centre is then at ${outline.x + outline.width / 2} instead of ${nominal.outline.x + nominal.outline.width / 2}.`,
-      useText(tried),
-    ],
-    change: { shiftTolerance: { x: Math.max(tolerance.x, Math.abs(x)), y: Math.max(tolerance.y, Math.abs(y)) } },
-  }]
+  return [
+    {
+      kind: 'shift',
+      title: words`Shift the whole array ${told}`,
+      held: tried.held,
+      total: tried.plan.positions.length,
+      stops: tried.stops,
+      ...(tried.moves && { moves: tried.moves }),
+      says: [
+        words`${Math.max(Math.abs(x) - tolerance.x, Math.abs(y) - tolerance.y)} more than the shift of
+          ${x !== 0 ? tolerance.x : tolerance.y} that the client allows: ask first.`,
+        words`Its centre is then at ${outline.x + outline.width / 2} instead of
+          ${nominal.outline.x + nominal.outline.width / 2}.`,
+        useText(tried),
+      ],
+      change: { shiftTolerance: { x: Math.max(tolerance.x, Math.abs(x)), y: Math.max(tolerance.y, Math.abs(y)) } },
+    },
+  ]
 }
 
 function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context): Remedy[] {
-  return (mount.otherNeeds ?? []).filter(use => !sameUse(use, array.needs ?? mount.needs)).flatMap(({ capacity, members, rows }): Remedy[] => {
-    const tried = tryOut(array, { needs: { members, rows } }, wall, job)
-    const heaviest = Math.max(...(tried?.plan.positions ?? []).map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
-    if (!tried || (capacity !== undefined && heaviest > capacity)) return []
-    return [{
-      kind: 'slots', title: words`Fix each plate to ${members === 1 ? 'one stud' : `${members} studs`}, by its ${rows.join(' and ')} slots`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
-      says: [capacity === undefined ? words`The maker allows this.` : words`The maker then allows ${String(capacity)} kg; the heaviest display is ${String(heaviest)} kg.`, useText(tried)],
-      change: { needs: { members, rows } },
-    }]
-  })
+  return (mount.otherNeeds ?? [])
+    .filter(use => !sameUse(use, array.needs ?? mount.needs))
+    .flatMap(({ capacity, members, rows }): Remedy[] => {
+      const tried = tryOut(array, { needs: { members, rows } }, wall, job)
+      const heaviest = Math.max(
+        ...(tried?.plan.positions ?? []).map(
+          ({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0,
+        ),
+      )
+      if (!tried || (capacity !== undefined && heaviest > capacity)) return []
+      return [
+        {
+          kind: 'slots',
+          title: words`Fix each plate to ${members === 1 ? 'one stud' : `${members} studs`}, by its
+            ${rows.join(' and ')} slots`,
+          held: tried.held,
+          total: tried.plan.positions.length,
+          stops: tried.stops,
+          ...(tried.moves && { moves: tried.moves }),
+          says: [
+            capacity === undefined
+              ? words`The maker allows this.`
+              : words`The maker then allows ${String(capacity)} kg; the heaviest display is ${String(heaviest)} kg.`,
+            useText(tried),
+          ],
+          change: { needs: { members, rows } },
+        },
+      ]
+    })
 }
 
 function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context): Remedy[] {
@@ -116,31 +164,56 @@ function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Cont
     if (!tried) return []
     const { plan } = tried
     const fasteners = plan.positions.reduce((sum, { holes = [] }) => sum + holes.length, 0)
-    const members = [...new Set(plan.strips.flatMap(({ supports }) => supports.map(({ member }) => member + 1)))].sort((a, b) => a - b)
-    return [{
-      kind, title: kind === 'rail' ? words`Rails across the studs, one behind each row of slots` : words`A backing board of ${carrier.thickness} plywood, fixed to every stud`,
-      held: tried.held, total: plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
-      says: [
-        words`${piecesOf(plan)}, on studs ${members.join(', ')}, with ${String(fasteners)} fasteners.`,
-        words`The whole array moves out by ${carrier.thickness} to keep its faces in one plane: stowed depth ${mount.depth.stowed + carrier.thickness} instead of ${mount.depth.stowed}.`,
-        useText(tried),
-      ],
-      change: { carrier: { ...carrier } },
-    }]
+    const members = [...new Set(plan.strips.flatMap(({ supports }) => supports.map(({ member }) => member + 1)))].sort(
+      (a, b) => a - b,
+    )
+    return [
+      {
+        kind,
+        title:
+          kind === 'rail'
+            ? words`Rails across the studs, one behind each row of slots`
+            : words`A backing board of ${carrier.thickness} plywood, fixed to every stud`,
+        held: tried.held,
+        total: plan.positions.length,
+        stops: tried.stops,
+        ...(tried.moves && { moves: tried.moves }),
+        says: [
+          words`${piecesOf(plan)}, on studs ${members.join(', ')}, with ${String(fasteners)} fasteners.`,
+          words`The whole array moves out by ${carrier.thickness} to keep its faces in one plane: stowed depth
+            ${mount.depth.stowed + carrier.thickness} instead of ${mount.depth.stowed}.`,
+          useText(tried),
+        ],
+        change: { carrier: { ...carrier } },
+      },
+    ]
   })
 }
 
 /** Another fastener of the site: one that is thinner keeps less from an edge, and needs less of a member. */
 function fastenerRemedies(array: ScreenArray, wall: Wall, job: Context): Remedy[] {
-  const others = job.catalogue.fasteners.filter(({ id, base, retired }) => id !== array.fastener && basesOf(wall).includes(base) && !retired)
+  const others = job.catalogue.fasteners.filter(
+    ({ id, base, retired }) => id !== array.fastener && basesOf(wall).includes(base) && !retired,
+  )
   return others.flatMap((fastener): Remedy[] => {
     const tried = tryOut(array, { fastener: fastener.id }, wall, job)
     if (!tried || tried.stops.length > 0) return []
-    return [{
-      kind: 'fastener', title: words`Another fastener: ${fastener.name ?? fastener.id}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
-      says: [words`Diameter ${fastener.diameter}, length ${fastener.length}, in every hole of the array that is not drilled yet.`, useText(tried)],
-      change: { fastener: fastener.id },
-    }]
+    return [
+      {
+        kind: 'fastener',
+        title: words`Another fastener: ${fastener.name ?? fastener.id}`,
+        held: tried.held,
+        total: tried.plan.positions.length,
+        stops: tried.stops,
+        ...(tried.moves && { moves: tried.moves }),
+        says: [
+          words`Diameter ${fastener.diameter}, length ${fastener.length}, in every hole of the array that is not
+            drilled yet.`,
+          useText(tried),
+        ],
+        change: { fastener: fastener.id },
+      },
+    ]
   })
 }
 

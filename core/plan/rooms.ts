@@ -14,7 +14,21 @@ import { asFirstPlanned, type Standing } from './standing'
 const NONE: Wall['arrays'] = []
 
 /** A wall without what is arranged on it; the stages that take it in look at nothing else. */
-function bare({ arrays: _a, alternatives: _s, alternative: _e, chosen: _c, clearance: _k, datum: _d, levelLine: _l, sources: _o, boxes: _b, void: _v, passed: _p, revisions: _r, ...rest }: Wall): Wall {
+function bare({
+  arrays: _a,
+  alternatives: _s,
+  alternative: _e,
+  chosen: _c,
+  clearance: _k,
+  datum: _d,
+  levelLine: _l,
+  sources: _o,
+  boxes: _b,
+  void: _v,
+  passed: _p,
+  revisions: _r,
+  ...rest
+}: Wall): Wall {
   return { ...rest, arrays: NONE }
 }
 

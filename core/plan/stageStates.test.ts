@@ -26,7 +26,15 @@ function statesOf(job: Job, id: string, change: (findings: Finding[]) => Finding
   )
 }
 const without = (findings: Finding[]) => findings.filter(({ severity }) => severity === 'note')
-const entry = (kind: LogEntry['kind'], more: object): LogEntry => ({ id: `${kind} ${JSON.stringify(more)}`.slice(0, 80), at: '2026-11-20T09:00:00Z', by: 'Isla', wall: 'w1', kind, ...more } as LogEntry)
+const entry = (kind: LogEntry['kind'], more: object): LogEntry =>
+  ({
+    id: `${kind} ${JSON.stringify(more)}`.slice(0, 80),
+    at: '2026-11-20T09:00:00Z',
+    by: 'Isla',
+    wall: 'w1',
+    kind,
+    ...more,
+  }) as LogEntry
 
 describe('how far a stage has come', () => {
   it('is a stop before all else, and what rests on it waits', () => {
@@ -43,7 +51,15 @@ describe('how far a stage has come', () => {
   it('goes from not started to settled as the log grows', () => {
     const job = exampleJob()
     const states = () => statesOf(job, 'w1', without)
-    expect(states()).toMatchObject({ survey: 'settled', arrange: 'settled', mount: 'settled', mark: 'in hand', hang: 'not started', true: 'not started', close: 'not started' })
+    expect(states()).toMatchObject({
+      survey: 'settled',
+      arrange: 'settled',
+      mount: 'settled',
+      mark: 'in hand',
+      hang: 'not started',
+      true: 'not started',
+      close: 'not started',
+    })
     job.log.push(entry('issued', { revision: 'A' }))
     expect(states().mark).toBe('settled')
     const plan = planWall(job.walls[0]!, contextOf(job))
@@ -80,12 +96,27 @@ describe('how far a stage has come', () => {
     expect(states().close).toBe('settled')
   })
   it('is a caution where there is one and nothing worse, but not before it is begun', () => {
-    const caution = (stage: Finding['stage']): Finding => ({ severity: 'caution', code: 'array-behind-furniture', stage, subject: { kind: 'wall', id: 'w1' }, message: [] })
-    expect(statesOf(exampleJob(), 'w1', () => [caution('arrange'), caution('close')])).toMatchObject({ arrange: 'caution', close: 'not started' })
+    const caution = (stage: Finding['stage']): Finding => ({
+      severity: 'caution',
+      code: 'array-behind-furniture',
+      stage,
+      subject: { kind: 'wall', id: 'w1' },
+      message: [],
+    })
+    expect(statesOf(exampleJob(), 'w1', () => [caution('arrange'), caution('close')])).toMatchObject({
+      arrange: 'caution',
+      close: 'not started',
+    })
   })
   it('of a wall with nothing on it is surveyed at the most', () => {
     const job = exampleJob()
     job.walls[0]!.arrays = []
-    expect(statesOf(job, 'w1', without)).toMatchObject({ survey: 'settled', arrange: 'not started', mount: 'not started', mark: 'not started', hang: 'not started' })
+    expect(statesOf(job, 'w1', without)).toMatchObject({
+      survey: 'settled',
+      arrange: 'not started',
+      mount: 'not started',
+      mark: 'not started',
+      hang: 'not started',
+    })
   })
 })

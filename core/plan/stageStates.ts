@@ -89,8 +89,10 @@ export function standingOf({
   }
 }
 
-const hasPlates = ({ plan }: Standing) => plan?.arrays.some(({ positions }) => positions.some(({ plate }) => plate)) ?? false
-const hasLoads = ({ plan }: Standing) => plan?.arrays.some(({ positions }) => positions.some(({ loads }) => loads)) ?? false
+const hasPlates = ({ plan }: Standing) =>
+  plan?.arrays.some(({ positions }) => positions.some(({ plate }) => plate)) ?? false
+const hasLoads = ({ plan }: Standing) =>
+  plan?.arrays.some(({ positions }) => positions.some(({ loads }) => loads)) ?? false
 const hasArrays = ({ plan }: Standing) => (plan?.arrays.length ?? 0) > 0
 const isWired = ({ wall }: Standing) => (wall.sources?.length ?? 0) > 0 || (wall.boxes?.length ?? 0) > 0
 const hasMarks = ({ plan }: Standing) => (plan?.marking.marks.length ?? 0) > 0
@@ -138,4 +140,5 @@ export function stageState(stage: Stage, now: Standing): StageState {
 }
 
 /** How far each stage of a wall has come. */
-export const stageStates = (now: Standing): Record<Stage, StageState> => Object.fromEntries(STAGES.map(stage => [stage, stageState(stage, now)])) as Record<Stage, StageState>
+export const stageStates = (now: Standing): Record<Stage, StageState> =>
+  Object.fromEntries(STAGES.map(stage => [stage, stageState(stage, now)])) as Record<Stage, StageState>

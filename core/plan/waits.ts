@@ -2,7 +2,11 @@ import { STAGES, type Finding, type Stage } from '../finding'
 
 /** The stages that each rests on: it promises nothing while one of these has a stop. */
 const RESTS_ON: Partial<Record<Stage, Stage[]>> = {
-  mount: ['survey', 'arrange'], fix: ['survey', 'arrange', 'mount'], wire: ['survey', 'arrange', 'mount'], mark: ['survey', 'arrange', 'mount', 'fix'], hang: ['survey', 'arrange', 'mount', 'fix', 'mark'],
+  mount: ['survey', 'arrange'],
+  fix: ['survey', 'arrange', 'mount'],
+  wire: ['survey', 'arrange', 'mount'],
+  mark: ['survey', 'arrange', 'mount', 'fix'],
+  hang: ['survey', 'arrange', 'mount', 'fix', 'mark'],
 }
 
 /** What a stage waits for: the first stage that it rests on and that has a stop, and how many. */

@@ -6,7 +6,8 @@ import type { Crew, PlacedTask, Programme, Task } from './programme'
 import { openTogether } from './windows'
 
 /** Whether a crew can do a task at all: enough people, and among them what it takes. */
-export const canDo = (crew: Crew, { people, skill }: Pick<Task, 'people' | 'skill'>): boolean => crew.people.length >= people && crew.skills.includes(skill)
+export const canDo = (crew: Crew, { people, skill }: Pick<Task, 'people' | 'skill'>): boolean =>
+  crew.people.length >= people && crew.skills.includes(skill)
 
 /** What of a programme stays the same whatever is placed where, calculated once. */
 export interface Problem {
@@ -25,9 +26,13 @@ export interface Problem {
 export function withCrews(whole: Problem, crews: Crew[]): Problem {
   const at = crews.map(crew => whole.crews.indexOf(crew))
   return {
-    programme: whole.programme, crews, byId: whole.byId,
-    able: new Map([...whole.able].map(([id, able]) => [id, able.flatMap(crew => at.includes(crew) ? [at.indexOf(crew)] : [])])),
-    together: at.map(crew => whole.together[crew]!.flatMap(other => at.includes(other) ? [at.indexOf(other)] : [])),
+    programme: whole.programme,
+    crews,
+    byId: whole.byId,
+    able: new Map(
+      [...whole.able].map(([id, able]) => [id, able.flatMap(crew => (at.includes(crew) ? [at.indexOf(crew)] : []))]),
+    ),
+    together: at.map(crew => whole.together[crew]!.flatMap(other => (at.includes(other) ? [at.indexOf(other)] : []))),
     times: (crew, task) => whole.times(at[crew]!, task),
   }
 }
@@ -40,14 +45,26 @@ export function problemOf(programme: Programme): Problem {
     const [crew, noisy, site] = JSON.parse(key) as [number, boolean, string]
     const place = places.get(site)
     const times = place ? openTogether(crews[crew]!.times, place.open, ...noisy ? [place.loud] : []) : []
-    return times.map(({ from, to }) => ({ from: Math.max(from, programme.from), to: Math.min(to, programme.to) })).filter(({ from, to }) => to > from)
+    return times
+      .map(({ from, to }) => ({ from: Math.max(from, programme.from), to: Math.min(to, programme.to) }))
+      .filter(({ from, to }) => to > from)
   })
-  const timesOf = new Map(programme.tasks.map(({ id, noisy, site }) => [id, crews.map((_, crew) => timesAt(JSON.stringify([crew, noisy, site])))]))
+  const timesOf = new Map(
+    programme.tasks.map(({ id, noisy, site }) => [
+      id,
+      crews.map((_, crew) => timesAt(JSON.stringify([crew, noisy, site]))),
+    ]),
+  )
   return {
-    programme, crews,
+    programme,
+    crews,
     byId: new Map(programme.tasks.map(task => [task.id, task])),
-    able: new Map(programme.tasks.map(task => [task.id, crews.flatMap((crew, n) => canDo(crew, task) ? [n] : [])])),
-    together: crews.map(crew => crews.flatMap((other, n) => other === crew || other.people.some(person => crew.people.includes(person)) ? [n] : [])),
+    able: new Map(programme.tasks.map(task => [task.id, crews.flatMap((crew, n) => (canDo(crew, task) ? [n] : []))])),
+    together: crews.map(crew =>
+      crews.flatMap((other, n) =>
+        other === crew || other.people.some(person => crew.people.includes(person)) ? [n] : [],
+      ),
+    ),
     times: (crew, { id }) => timesOf.get(id)![crew]!,
   }
 }
@@ -70,9 +87,9 @@ export class Bookings {
 
   private wallOf({ site, wall }: Task): Timeline {
     let walls = this.walls.get(site)
-    if (!walls) this.walls.set(site, walls = new Map())
+    if (!walls) this.walls.set(site, (walls = new Map()))
     let found = walls.get(wall)
-    if (!found) walls.set(wall, found = new Timeline(() => 0))
+    if (!found) walls.set(wall, (found = new Timeline(() => 0)))
     return found
   }
 
@@ -106,14 +123,22 @@ export class Bookings {
       const aid = there || !task.aid ? undefined : this.freeAid(start, end, task.site)
       const hindered = there ?? (aid && 'freeAt' in aid ? aid : undefined)
       if (!hindered) return { task: task.id, crew: this.problem.crews[crew]!.id, start, end, spans }
-      told?.({ kind: busy ? 'crew' : there ? 'wall' : 'aid', until: hindered.freeAt, ...hindered.block && { task: hindered.block.task } })
+      told?.({
+        kind: busy ? 'crew' : there ? 'wall' : 'aid',
+        until: hindered.freeAt,
+        ...(hindered.block && { task: hindered.block.task }),
+      })
       if (hindered.freeAt === Infinity) return undefined
       at = hindered.freeAt
     }
   }
 
   /** A lifting aid that is free, or when the first one will be. */
-  private freeAid(start: Minute, end: Minute, site: string): { aid: Timeline } | { freeAt: Minute, block?: { task: string } } {
+  private freeAid(
+    start: Minute,
+    end: Minute,
+    site: string,
+  ): { aid: Timeline } | { freeAt: Minute, block?: { task: string } } {
     let soonest: { freeAt: Minute, block?: { task: string } } = { freeAt: Infinity }
     for (const aid of this.aids) {
       const busy = aid.inTheWay(start, end, site)

@@ -42,10 +42,16 @@ export function loopIn(tasks: Linked[]): string[] | undefined {
  */
 export function tailsOf(tasks: Task[]): Map<string, number> {
   const followers = new Map<string, { task: Task, wait: number }[]>()
-  for (const task of tasks) for (const { task: before, wait } of task.after) followers.set(before, [...followers.get(before) ?? [], { task, wait }])
+  for (const task of tasks)
+    for (const { task: before, wait } of task.after)
+      followers.set(before, [...(followers.get(before) ?? []), { task, wait }])
   const tails = new Map<string, number>()
   const order = inOrder(tasks).reverse()
-  for (const { id, minutes } of order) tails.set(id, minutes + Math.max(0, ...(followers.get(id) ?? []).map(({ task, wait }) => wait + tails.get(task.id)!)))
+  for (const { id, minutes } of order)
+    tails.set(
+      id,
+      minutes + Math.max(0, ...(followers.get(id) ?? []).map(({ task, wait }) => wait + tails.get(task.id)!)),
+    )
   return tails
 }
 
@@ -59,7 +65,9 @@ export function inOrder(tasks: Task[]): Task[] {
     open.push(first)
     while (open.length > 0) {
       const task = open.at(-1)!
-      const before = placed.has(task.id) ? undefined : task.after.find(({ task: id }) => byId.has(id) && !placed.has(id))
+      const before = placed.has(task.id)
+        ? undefined
+        : task.after.find(({ task: id }) => byId.has(id) && !placed.has(id))
       if (before) open.push(byId.get(before.task)!)
       else {
         open.pop()

@@ -12,7 +12,8 @@ export const dateOf = (minute: Minute): Date => new Date(minute * MS)
 export const momentOf = (minute: Minute): string => dateOf(minute).toISOString()
 
 /** A day of the calendar, as `2026-11-27`, so many days on. */
-export const dayAfter = (day: string, days = 1): string => new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY * MS).toISOString().slice(0, 10)
+export const dayAfter = (day: string, days = 1): string =>
+  new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY * MS).toISOString().slice(0, 10)
 
 /**
  * The day and the time of day at a place. @example localTime(minuteOf('2026-07-01T22:30:00Z'), 'Europe/Oslo') // { day:

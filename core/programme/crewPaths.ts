@@ -12,15 +12,29 @@ interface Leg { from: number, to: number, leaves: Minute, arrives: Minute, doneF
  * The legs of a crew's possible ways up to a moment, in order of leaving: away when a place closes, or so as to be
  * there when one opens.
  */
-export function legsOf(times: Interval[][], travel: (from: number, to: number) => number, begin: Minute, end: Minute): Leg[] {
-  const legs = times.flatMap((here, from) => times.flatMap((there, to): Leg[] => {
-    if (from === to || here.length === 0 || there.length === 0) return []
-    const way = travel(from, to)
-    const moments = new Set([...here.map(each => each.to), ...there.map(each => each.from - way)])
-    return [...moments].filter(moment => moment > begin && moment + way < end).map(leaves => ({
-      from, to, leaves, arrives: leaves + way, doneFrom: minutesUntil(here, leaves), doneTo: minutesUntil(there, leaves + way),
-    }))
-  }))
+export function legsOf(
+  times: Interval[][],
+  travel: (from: number, to: number) => number,
+  begin: Minute,
+  end: Minute,
+): Leg[] {
+  const legs = times.flatMap((here, from) =>
+    times.flatMap((there, to): Leg[] => {
+      if (from === to || here.length === 0 || there.length === 0) return []
+      const way = travel(from, to)
+      const moments = new Set([...here.map(each => each.to), ...there.map(each => each.from - way)])
+      return [...moments]
+        .filter(moment => moment > begin && moment + way < end)
+        .map(leaves => ({
+          from,
+          to,
+          leaves,
+          arrives: leaves + way,
+          doneFrom: minutesUntil(here, leaves),
+          doneTo: minutesUntil(there, leaves + way),
+        }))
+    }),
+  )
   return legs.sort((a, b) => a.leaves - b.leaves)
 }
 
@@ -29,7 +43,12 @@ export function legsOf(times: Interval[][], travel: (from: number, to: number) =
  * has a price; and the minutes at each load on that way. Shifting when it leaves changes what it earns in a straight
  * line between the moments at which places open and close, so that those are enough.
  */
-export function bestPath(times: Interval[][], legs: Leg[], prices: number[], moment: Minute): { worth: number, minutes: number[] } {
+export function bestPath(
+  times: Interval[][],
+  legs: Leg[],
+  prices: number[],
+  moment: Minute,
+): { worth: number, minutes: number[] } {
   // What is earned by being at a load, less what it would be worth to have been there from the beginning; and by which
   // leg it was reached.
   const here = times.map(() => ({ worth: 0, by: -1 }))
@@ -85,11 +104,19 @@ const [IN_VAIN, MOST_LOADS] = [12, 40]
  * @param most a moment beyond which it is not looked
  * @returns at least `least`, at most `most`
  */
-export function momentByPaths(loads: Load[], travel: (from: string, to: string) => number, begin: Minute, least: Minute, most: Minute): Minute {
+export function momentByPaths(
+  loads: Load[],
+  travel: (from: string, to: string) => number,
+  begin: Minute,
+  least: Minute,
+  most: Minute,
+): Minute {
   if (loads.length < 2 || loads.length > MOST_LOADS) return least
   // The shortest way there is, over others too: what is done in between is then never missed by going straight.
   const ways = loads.map(from => loads.map(to => Math.min(...from.sites.flatMap(a => to.sites.map(b => travel(a, b))))))
-  for (const [over, { length }] of ways.entries()) for (let a = 0; a < length; a++) for (let b = 0; b < length; b++) ways[a]![b] = Math.min(ways[a]![b]!, ways[a]![over]! + ways[over]![b]!)
+  for (const [over, { length }] of ways.entries())
+    for (let a = 0; a < length; a++)
+      for (let b = 0; b < length; b++) ways[a]![b] = Math.min(ways[a]![b]!, ways[a]![over]! + ways[over]![b]!)
   const crews = loads[0]!.times.map((_, crew) => {
     const times = loads.map(load => load.times[crew]!)
     return { times, legs: legsOf(times, (from, to) => ways[from]![to]!, begin, most) }
@@ -97,7 +124,9 @@ export function momentByPaths(loads: Load[], travel: (from: string, to: string) 
   let [prices, found] = [loads.map(() => 1), least]
   for (let round = 0, vain = 0; vain < IN_VAIN; round++, vain++) {
     const worth = loads.reduce((sum, { minutes }, n) => sum + prices[n]! * minutes, 0)
-    const isTooEarly = (moment: Minute) => crews.reduce((sum, { times, legs }) => sum + bestPath(times, legs, prices, moment).worth, 0) < worth * (1 - ROUNDING)
+    const isTooEarly = (moment: Minute) =>
+      crews.reduce((sum, { times, legs }) => sum + bestPath(times, legs, prices, moment).worth, 0)
+      < worth * (1 - ROUNDING)
     if (isTooEarly(found)) {
       if (isTooEarly(most)) return most
       let low = found
@@ -113,7 +142,7 @@ export function momentByPaths(loads: Load[], travel: (from: string, to: string) 
     const step = 0.15 / Math.sqrt(round + 1)
     prices = prices.map((price, n) => {
       const minutes = done.reduce((sum, each) => sum + each[n]!, 0)
-      return price * Math.exp(step * (loads[n]!.minutes - minutes) / Math.max(loads[n]!.minutes, minutes, 1))
+      return price * Math.exp((step * (loads[n]!.minutes - minutes)) / Math.max(loads[n]!.minutes, minutes, 1))
     })
   }
   return found

@@ -14,10 +14,12 @@ export const EXACT = 7
  */
 export function placeExactly(problem: Problem, begin: (bookings: Bookings) => void, best: PlacedTask[]): PlacedTask[] {
   const { programme: { from, tasks }, byId } = problem
-  const followers = (id: string) => tasks.flatMap(task => task.after.filter(before => before.task === id).map(({ wait }) => ({ task, wait })))
+  const followers = (id: string) =>
+    tasks.flatMap(task => task.after.filter(before => before.task === id).map(({ wait }) => ({ task, wait })))
   const tails = new Map<string, number>()
   const tailOf = (task: Task): number => {
-    if (!tails.has(task.id)) tails.set(task.id, Math.max(0, ...followers(task.id).map(({ task, wait }) => wait + task.minutes + tailOf(task))))
+    if (!tails.has(task.id))
+      tails.set(task.id, Math.max(0, ...followers(task.id).map(({ task, wait }) => wait + task.minutes + tailOf(task))))
     return tails.get(task.id)!
   }
   const bookings = new Bookings(problem)

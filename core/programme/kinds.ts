@@ -2,7 +2,11 @@ import type { Stage } from '../finding'
 /** What people of a crew can do. A licensed electrician is one by his licence and not by this table. */
 export const SKILLS = ['fitting', 'electrical', 'decorating'] as const
 export type Skill = typeof SKILLS[number]
-export const SKILL_WORDS: Record<Skill, string> = { fitting: 'fitting', electrical: 'licensed electrical work', decorating: 'filling and painting' }
+export const SKILL_WORDS: Record<Skill, string> = {
+  fitting: 'fitting',
+  electrical: 'licensed electrical work',
+  decorating: 'filling and painting',
+}
 
 /**
  * A kind of work at a wall: what it is counted in, what a piece takes until the firm knows better, and what it asks
@@ -29,7 +33,22 @@ export interface KindOfWork {
 /** Filler and paint dry by their makers' sheets; these are usual, and err to the long side, min. */
 const [FILLER_DRIES, PAINT_DRIES] = [720, 240]
 
-export const WORK_KINDS = ['survey', 'isolate', 'mark', 'boxes', 'pull', 'inspect', 'patch', 'paint', 'drill', 'plates', 'hang', 'true', 'test', 'hand-over'] as const
+export const WORK_KINDS = [
+  'survey',
+  'isolate',
+  'mark',
+  'boxes',
+  'pull',
+  'inspect',
+  'patch',
+  'paint',
+  'drill',
+  'plates',
+  'hang',
+  'true',
+  'test',
+  'hand-over',
+] as const
 export type WorkKind = typeof WORK_KINDS[number]
 
 /**

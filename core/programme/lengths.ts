@@ -13,7 +13,8 @@ const DRILLING: Record<string, number> = {
 }
 
 /** What a kind of work is called, with what is drilled into. */
-export const sortTitle = (sort: string, kind: WorkKind): string => kind === 'drill' ? `${KINDS.drill.title} in ${choiceName(sort.slice('drill '.length))}` : KINDS[kind].title
+export const sortTitle = (sort: string, kind: WorkKind): string =>
+  kind === 'drill' ? `${KINDS.drill.title} in ${choiceName(sort.slice('drill '.length))}` : KINDS[kind].title
 
 /** What a piece of a kind of work takes, min, and what that rests on. */
 export interface PieceMinutes {
@@ -43,17 +44,34 @@ function quantile(sorted: number[], share: number): number {
  *
  * @param own what the firm set, by kind of work
  */
-export function pieceMinutes(sort: string, kind: WorkKind, samples: Sample[], own: Map<string, number> = new Map()): PieceMinutes {
-  const each = samples.filter(sample => sample.sort === sort).map(({ minutes, pieces }) => minutes / pieces).sort((a, b) => a - b)
+export function pieceMinutes(
+  sort: string,
+  kind: WorkKind,
+  samples: Sample[],
+  own: Map<string, number> = new Map(),
+): PieceMinutes {
+  const each = samples
+    .filter(sample => sample.sort === sort)
+    .map(({ minutes, pieces }) => minutes / pieces)
+    .sort((a, b) => a - b)
   const middle = each.length > 0 ? median(each) : undefined
-  const told = { sort, kind, logs: each.length, ...middle !== undefined && { middle, spread: [quantile(each, 0.25), quantile(each, 0.75)] as [number, number] } }
+  const told = {
+    sort,
+    kind,
+    logs: each.length,
+    ...(middle !== undefined && { middle, spread: [quantile(each, 0.25), quantile(each, 0.75)] as [number, number] }),
+  }
   const set = own.get(sort)
   if (set !== undefined) return { ...told, minutes: set, from: 'own' }
   if (middle !== undefined && each.length >= ENOUGH) return { ...told, minutes: middle, from: 'learned' }
   return { ...told, minutes: DRILLING[sort] ?? KINDS[kind].minutes, from: 'default' }
 }
 
-const FROM = { own: 'the firm’s own figure', learned: 'median of the firm’s log entries', default: 'default, until there are ten log entries' }
+const FROM = {
+  own: 'the firm’s own figure',
+  learned: 'median of the firm’s log entries',
+  default: 'default, until there are ten log entries',
+}
 const round = (minutes: number) => String(Math.round(minutes * 10) / 10)
 
 /**
@@ -62,10 +80,29 @@ const round = (minutes: number) => String(Math.round(minutes * 10) / 10)
  */
 export function lengthOf({ kind, pieces, done, planned }: Work, piece: PieceMinutes): Figure {
   const left = pieces - done
-  if (planned !== undefined && piece.from === 'default') return figure([{ label: 'Remaining work', expression: words`planned minutes of each route, ${String(left)} routes`, value: Math.max(1, Math.ceil(planned)), unit: 'min', source: 'Wire' }])
+  if (planned !== undefined && piece.from === 'default')
+    return figure([
+      {
+        label: 'Remaining work',
+        expression: words`planned minutes of each route, ${String(left)} routes`,
+        value: Math.max(1, Math.ceil(planned)),
+        unit: 'min',
+        source: 'Wire',
+      },
+    ])
   const [one, many] = KINDS[kind].piece
   return figure([
-    { label: `Time per ${one}`, expression: words`${FROM[piece.from]}${piece.from === 'learned' ? ` (${piece.logs})` : ''}`, value: piece.minutes, unit: 'min' },
-    { label: 'Remaining work', expression: words`${String(left)} ${left === 1 ? one : many} × ${round(piece.minutes)} min`, value: Math.max(1, Math.ceil(left * piece.minutes)), unit: 'min' },
+    {
+      label: `Time per ${one}`,
+      expression: words`${FROM[piece.from]}${piece.from === 'learned' ? ` (${piece.logs})` : ''}`,
+      value: piece.minutes,
+      unit: 'min',
+    },
+    {
+      label: 'Remaining work',
+      expression: words`${String(left)} ${left === 1 ? one : many} × ${round(piece.minutes)} min`,
+      value: Math.max(1, Math.ceil(left * piece.minutes)),
+      unit: 'min',
+    },
   ])
 }

@@ -10,12 +10,21 @@ import type { WorkloadOf } from './workload'
 /** What a member was known by when the first hole into it was drilled. */
 export const PROOFS = ['probe', 'two-kinds', 'one-sign', 'none'] as const
 export type ProofKind = typeof PROOFS[number]
-export const PROOF_WORDS: Record<ProofKind, string> = { 'probe': 'probe, pilot hole or sighting', 'two-kinds': 'two kinds of reading', 'one-sign': 'one reading', 'none': 'spacing only' }
+export const PROOF_WORDS: Record<ProofKind, string> = {
+  'probe': 'probe, pilot hole or sighting',
+  'two-kinds': 'two kinds of reading',
+  'one-sign': 'one reading',
+  'none': 'spacing only',
+}
 
 /** What stopped the work at a wall. */
 export const STOPPED_BY = ['hole', 'line', 'question'] as const
 export type StoppedBy = typeof STOPPED_BY[number]
-export const STOPPED_WORDS: Record<StoppedBy, string> = { hole: 'missed hole', line: 'blocked pull line', question: 'question to the office' }
+export const STOPPED_WORDS: Record<StoppedBy, string> = {
+  hole: 'missed hole',
+  line: 'blocked pull line',
+  question: 'question to the office',
+}
 
 /** What a wall's log teaches: holes by what they rested on, rounds of truing by mount, and how long the work stood. */
 export interface Lessons {
@@ -35,13 +44,21 @@ function holesOf({ wall, log }: WorkloadOf): Lessons['holes'] {
     if (seen.has(entry.hole)) return []
     seen.add(entry.hole)
     const issued = revisions.findLast(({ at, frozen }) => frozen !== undefined && at <= entry.at)?.frozen
-    const hole = issued?.plan.arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)).find(({ id }) => id === entry.hole)
+    const hole = issued?.plan.arrays
+      .flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes))
+      .find(({ id }) => id === entry.hole)
     const member = hole?.member === undefined ? undefined : issued!.plan.members[hole.member]
     if (!member || member.sd === 0) return []
-    const methods = (issued!.wall.evidence ?? []).filter(({ id }) => member.evidence.includes(id)).map(({ method }) => method)
+    const methods = (issued!.wall.evidence ?? [])
+      .filter(({ id }) => member.evidence.includes(id))
+      .map(({ method }) => method)
     const proof: ProofKind = methods.some(method => method === 'probe' || method === 'pilot' || method === 'seen')
       ? 'probe'
-      : proofOf(member, issued!.wall, { proofOfFraming: 'two-kinds' }).proved ? 'two-kinds' : proofOf(member, issued!.wall, { proofOfFraming: 'one-sign' }).proved ? 'one-sign' : 'none'
+      : proofOf(member, issued!.wall, { proofOfFraming: 'two-kinds' }).proved
+        ? 'two-kinds'
+        : proofOf(member, issued!.wall, { proofOfFraming: 'one-sign' }).proved
+          ? 'one-sign'
+          : 'none'
     return [{ proof, hit: entry.result === 'hit' }]
   })
 }
@@ -59,7 +76,10 @@ function truingOf({ wall, log, catalogue, rules }: WorkloadOf): Lessons['truing'
 }
 
 function stopsOf({ wall, log }: WorkloadOf): Lessons['stops'] {
-  const entries = standing(log, wall).filter(({ kind }) => kind === 'hole' || kind === 'fished' || kind === 'step' || kind === 'hung').map(entry => ({ entry, at: Date.parse(entry.at) / 60_000 })).sort((a, b) => a.at - b.at)
+  const entries = standing(log, wall)
+    .filter(({ kind }) => kind === 'hole' || kind === 'fished' || kind === 'step' || kind === 'hung')
+    .map(entry => ({ entry, at: Date.parse(entry.at) / 60_000 }))
+    .sort((a, b) => a.at - b.at)
   const stoppedBy = ({ entry }: typeof entries[number]): StoppedBy | undefined => {
     if (entry.kind === 'hole' && entry.result !== 'hit') return 'hole'
     if (entry.kind === 'fished' && entry.result === 'stopped') return 'line'

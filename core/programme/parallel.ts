@@ -17,17 +17,34 @@ export interface Weights { held: number, way: number, scarce: number, tail: numb
  * @param scarcityOf how few crews can do it, 0 to 1; of a crew how much only it can do
  * @param luckOf a little of chance for each task, min
  */
-export function placeInTime(bookings: Bookings, tasks: Task[], weights: Weights, tailOf: (task: Task) => number, scarcityOf: { task: (task: Task) => number, crew: (crew: number) => number }, luckOf: (task: Task) => number): void {
+export function placeInTime(
+  bookings: Bookings,
+  tasks: Task[],
+  weights: Weights,
+  tailOf: (task: Task) => number,
+  scarcityOf: { task: (task: Task) => number, crew: (crew: number) => number },
+  luckOf: (task: Task) => number,
+): void {
   const { able, together } = bookings.problem
   const { first, next } = readinessOf(bookings, tasks)
-  interface Option { task: Task, crew: number, key: number, placed?: PlacedTask }
+  interface Option {
+    task: Task
+    crew: number
+    key: number
+    placed?: PlacedTask
+  }
   const options: Option[] = []
   const keyed = (option: Option) => {
     const { task, crew } = option
     // What is booked only grows, so that nothing can begin sooner than it could before.
     option.placed = bookings.earliest(task, crew, option.placed?.start ?? bookings.readyAt(task)!)
     option.key = option.placed
-      ? option.placed.start + weights.way * bookings.wayTo(task, crew, option.placed.start) + weights.held * (option.placed.end - option.placed.start - task.minutes) + weights.scarce * (scarcityOf.crew(crew) - scarcityOf.task(task)) - weights.tail * tailOf(task) + luckOf(task)
+      ? option.placed.start
+      + weights.way * bookings.wayTo(task, crew, option.placed.start)
+      + weights.held * (option.placed.end - option.placed.start - task.minutes)
+      + weights.scarce * (scarcityOf.crew(crew) - scarcityOf.task(task))
+      - weights.tail * tailOf(task)
+      + luckOf(task)
       : Infinity
   }
   const offer = (task: Task) => {
@@ -48,7 +65,12 @@ export function placeInTime(bookings: Bookings, tasks: Task[], weights: Weights,
     for (const follower of next(task)) offer(follower)
     // Only what the new booking may stand in the way of is looked at again.
     for (const option of options) {
-      if (together[crew]!.includes(option.crew) || (option.task.wall === task.wall && option.task.site === task.site) || (option.task.aid && task.aid)) if (option.placed) keyed(option)
+      if (
+        together[crew]!.includes(option.crew)
+        || (option.task.wall === task.wall && option.task.site === task.site)
+        || (option.task.aid && task.aid)
+      )
+        if (option.placed) keyed(option)
     }
   }
 }

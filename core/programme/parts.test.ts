@@ -8,8 +8,20 @@ const jobOf = (file: string, id: string): Job => {
   const job = readJob(readFileSync(`demo/${file}.json`, 'utf8'))
   return { ...job, walls: job.walls.filter(wall => wall.id === id), log: job.log.filter(({ wall }) => wall === id) }
 }
-const counts = (parts: Part[]) => Object.fromEntries(together(parts.map(({ kind, model, count }) => ({ kind, model, count }))).map(({ kind, model, count }) => [`${kind} ${model}`, count]).sort())
-const WALLS = [['holm-point', 'ticket-hall'], ['holm-point', 'cafe'], ['stennick', 'departures-row'], ['ravel-sands', 'arrivals'], ['ravel-sands', 'pier'], ['ravel-sands', 'lounge']] as const
+const counts = (parts: Part[]) =>
+  Object.fromEntries(
+    together(parts.map(({ kind, model, count }) => ({ kind, model, count })))
+      .map(({ kind, model, count }) => [`${kind} ${model}`, count])
+      .sort(),
+  )
+const WALLS = [
+  ['holm-point', 'ticket-hall'],
+  ['holm-point', 'cafe'],
+  ['stennick', 'departures-row'],
+  ['ravel-sands', 'arrivals'],
+  ['ravel-sands', 'pier'],
+  ['ravel-sands', 'lounge'],
+] as const
 
 describe('parts', () => {
   it('are needed until they are used: none is lost and none is twice, whatever is done', () => {
@@ -31,11 +43,19 @@ describe('parts', () => {
     }
     expect(before).toBe(0)
     const people = new Set(job.log.map(({ by }) => by))
-    expect(wallState(job).used.every(({ by, at }) => people.has(by) && job.log.some(entry => entry.at.startsWith(at.slice(0, 10))))).toBe(true)
+    expect(
+      wallState(job).used.every(
+        ({ by, at }) => people.has(by) && job.log.some(entry => entry.at.startsWith(at.slice(0, 10))),
+      ),
+    ).toBe(true)
   })
 
   it('of one model are put together, apart by what they are told apart by', () => {
-    const parts = [{ kind: 'box' as const, model: 'x', count: 2, wall: 'a' }, { kind: 'box' as const, model: 'x', count: 3, wall: 'b' }, { kind: 'cable' as const, model: 'x', count: 1, wall: 'a' }]
+    const parts = [
+      { kind: 'box' as const, model: 'x', count: 2, wall: 'a' },
+      { kind: 'box' as const, model: 'x', count: 3, wall: 'b' },
+      { kind: 'cable' as const, model: 'x', count: 1, wall: 'a' },
+    ]
     expect(together(parts).map(({ kind, count }) => [kind, count])).toEqual([['box', 5], ['cable', 1]])
     expect(together(parts, ({ wall }) => wall)).toEqual(parts)
   })

@@ -34,20 +34,42 @@ export function partsOf({ wall, plan, built, catalogue, log }: WorkloadOf): { ne
     return array ? positions.map(position => ({ position, array })) : []
   })
   const [needed, used]: [Part[], Used[]] = [[], []]
-  const one = (part: Part, by?: { at: string, by: string }) => by ? used.push({ ...part, at: by.at, by: by.by, ...personOf.get(by.by) !== undefined && { person: personOf.get(by.by)! } }) : needed.push(part)
+  const one = (part: Part, by?: { at: string, by: string }) =>
+    by
+      ? used.push({
+          ...part,
+          at: by.at,
+          by: by.by,
+          ...(personOf.get(by.by) !== undefined && { person: personOf.get(by.by)! }),
+        })
+      : needed.push(part)
   const doneOf = (kind: RunStepKind, id: string) => steps.get(stepName({ kind, id }))
   const hung = new Map(log.flatMap(entry => entry.kind === 'hung' ? [[entry.screen, entry] as const] : []))
   for (const { position, array } of placed) {
     for (const hole of position.holes ?? []) {
-      const made = hole.made === 'hit' ? built.holes.find(({ hole: id, result }) => id === hole.id && result === 'hit') : undefined
+      const made
+        = hole.made === 'hit' ? built.holes.find(({ hole: id, result }) => id === hole.id && result === 'hit') : undefined
       if (hole.fastener !== undefined) one({ kind: 'fastener', model: hole.fastener, count: 1 }, made)
     }
     const mount = mountModels(array, catalogue)(position)
-    if (mount) one({ kind: 'mount', model: mount.id, count: 1 }, doneOf('plates', array.id) ?? (built.hung.includes(position.id) ? hung.get(position.id) : undefined))
-    one({ kind: 'display', model: position.model, count: 1 }, built.hung.includes(position.id) ? hung.get(position.id) : undefined)
+    if (mount)
+      one(
+        { kind: 'mount', model: mount.id, count: 1 },
+        doneOf('plates', array.id) ?? (built.hung.includes(position.id) ? hung.get(position.id) : undefined),
+      )
+    one(
+      { kind: 'display', model: position.model, count: 1 },
+      built.hung.includes(position.id) ? hung.get(position.id) : undefined,
+    )
   }
   const isIn = built.hung.length >= placed.length && placed.length > 0 ? hung.get(built.hung.at(-1)!) : undefined
-  for (const box of plan.wiring.boxes) if (box.held) one({ kind: 'box', model: box.model, count: 1 }, doneOf('cable', 'boxes') ?? isIn)
-  for (const { model, taken, route } of plan.wiring.cables) if (model && taken !== undefined) one({ kind: 'cable', model: model.id, count: 1 }, (route === undefined ? undefined : doneOf('cable', route)) ?? isIn)
+  for (const box of plan.wiring.boxes)
+    if (box.held) one({ kind: 'box', model: box.model, count: 1 }, doneOf('cable', 'boxes') ?? isIn)
+  for (const { model, taken, route } of plan.wiring.cables)
+    if (model && taken !== undefined)
+      one(
+        { kind: 'cable', model: model.id, count: 1 },
+        (route === undefined ? undefined : doneOf('cable', route)) ?? isIn,
+      )
   return { needed: together(needed), used: together(used, ({ at, by }) => `${at.slice(0, 10)} ${by}`) }
 }

@@ -8,7 +8,8 @@ import { schedule, type Scheduled } from './schedule'
 import { programmeOf, type ProgrammeInput, type TaskInfo } from './tasks'
 
 /** A task as a screen shows it. */
-export type TaskShown = TaskInfo & Pick<Task, 'title' | 'minutes' | 'after' | 'skill' | 'people' | 'aid' | 'noisy' | 'splits'>
+export type TaskShown = TaskInfo
+  & Pick<Task, 'title' | 'minutes' | 'after' | 'skill' | 'people' | 'aid' | 'noisy' | 'splits'>
 
 /** A programme that was calculated, as plain data. */
 export interface Planned extends Scheduled {
@@ -35,10 +36,27 @@ export function planProgramme(of: ProgrammeInput): { planned: Planned, programme
   return {
     programme,
     planned: {
-      ...scheduled, notFixed: scheduled.notFixed.filter(({ fixed }) => !fixed.begun), from: programme.from, finish, bound, over: overBound(finish, bound, programme.from),
-      tasks: programme.tasks.map(({ id, title, minutes, after, skill, people, aid, noisy, splits }) => ({ ...info.get(id)!, title, minutes, after, skill, people, aid, noisy, splits })),
-      pieces, cautions,
-      crews: programme.crews.map(({ id, name, times }) => ({ id, name, times })), places: programme.places.map(({ id, name, open }) => ({ id, name, open })),
+      ...scheduled,
+      notFixed: scheduled.notFixed.filter(({ fixed }) => !fixed.begun),
+      from: programme.from,
+      finish,
+      bound,
+      over: overBound(finish, bound, programme.from),
+      tasks: programme.tasks.map(({ id, title, minutes, after, skill, people, aid, noisy, splits }) => ({
+        ...info.get(id)!,
+        title,
+        minutes,
+        after,
+        skill,
+        people,
+        aid,
+        noisy,
+        splits,
+      })),
+      pieces,
+      cautions,
+      crews: programme.crews.map(({ id, name, times }) => ({ id, name, times })),
+      places: programme.places.map(({ id, name, open }) => ({ id, name, open })),
     },
   }
 }
@@ -51,7 +69,10 @@ export interface Moved { task: string, before?: PlacedTask, after?: PlacedTask }
 
 /** What differs between two schedules, the largest moves first. */
 export function movedTasks(before: PlacedTask[], after: PlacedTask[]): Moved[] {
-  const [was, is] = [before, after].map(placed => new Map(placed.map(each => [each.task, each]))) as [Map<string, PlacedTask>, Map<string, PlacedTask>]
+  const [was, is] = [before, after].map(placed => new Map(placed.map(each => [each.task, each]))) as [
+    Map<string, PlacedTask>,
+    Map<string, PlacedTask>,
+  ]
   const by = ({ before, after }: Moved) => before && after ? Math.abs(after.start - before.start) : Infinity
   return [...new Set([...was.keys(), ...is.keys()])].flatMap((task): Moved[] => {
     const [old, now] = [was.get(task), is.get(task)]

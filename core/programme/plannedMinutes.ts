@@ -25,7 +25,9 @@ export type ComparedSample = Sample & { planned?: number }
 export function withPlanned(samples: Sample[], published: PlannedMinutes[]): ComparedSample[] {
   const inOrder = [...published].sort((a, b) => Date.parse(a.since) - Date.parse(b.since))
   return samples.map((sample) => {
-    const then = inOrder.findLast(({ kind, since }) => kind === sample.kind && Date.parse(since) <= Date.parse(sample.at))
+    const then = inOrder.findLast(
+      ({ kind, since }) => kind === sample.kind && Date.parse(since) <= Date.parse(sample.at),
+    )
     return then ? { ...sample, planned: then.minutes } : sample
   })
 }

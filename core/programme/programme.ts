@@ -58,4 +58,5 @@ export interface PlacedTask { task: string, crew: string, start: Minute, end: Mi
 export interface Schedule { placed: PlacedTask[], unplaced: { task: string, why: Text }[] }
 
 /** When all that is placed is over; the beginning where nothing is. */
-export const finishOf = ({ placed }: Pick<Schedule, 'placed'>, from: Minute): Minute => placed.reduce((latest, { end }) => Math.max(latest, end), from)
+export const finishOf = ({ placed }: Pick<Schedule, 'placed'>, from: Minute): Minute =>
+  placed.reduce((latest, { end }) => Math.max(latest, end), from)

@@ -8,9 +8,16 @@ export interface Readiness { first: Task[], next: (placed: Task) => Task[] }
 export function readinessOf(bookings: Bookings, tasks: Task[]): Readiness {
   const { byId } = bookings.problem
   const open = tasks.filter(({ id }) => !bookings.placed.has(id))
-  const waiting = new Map(open.map(({ id, after }) => [id, new Set(after.map(({ task }) => task).filter(task => byId.has(task) && !bookings.placed.has(task))).size]))
+  const waiting = new Map(
+    open.map(({ id, after }) => [
+      id,
+      new Set(after.map(({ task }) => task).filter(task => byId.has(task) && !bookings.placed.has(task))).size,
+    ]),
+  )
   const followers = new Map<string, Task[]>()
-  for (const task of open) for (const before of new Set(task.after.map(({ task }) => task))) followers.set(before, [...followers.get(before) ?? [], task])
+  for (const task of open)
+    for (const before of new Set(task.after.map(({ task }) => task)))
+      followers.set(before, [...(followers.get(before) ?? []), task])
   return {
     first: open.filter(({ id }) => waiting.get(id) === 0),
     next: ({ id }) => (followers.get(id) ?? []).filter((follower) => {

@@ -22,7 +22,11 @@ const MOST_TRIES = 600
 type Cost = [number, number, number]
 const isBetter = (a: Cost, b: Cost) => a[0] !== b[0] ? a[0] < b[0] : a[1] !== b[1] ? a[1] < b[1] : a[2] < b[2]
 function costOf(placed: PlacedTask[], { from, tasks }: Programme): Cost {
-  return [tasks.length - placed.length, finishOf({ placed }, from), placed.reduce((sum, { end }) => sum + end - from, 0)]
+  return [
+    tasks.length - placed.length,
+    finishOf({ placed }, from),
+    placed.reduce((sum, { end }) => sum + end - from, 0),
+  ]
 }
 
 /** Something that was pinned and cannot be, and why. */
@@ -39,14 +43,33 @@ function bookFixed(bookings: Bookings, fixed: Fixed[]): NotFixed[] {
     const crew = crews.findIndex(({ id }) => id === each.crew)
     const refuse = (why: Text) => not.push({ fixed: each, why })
     if (crew < 0) refuse(words`this crew does not exist or has no people`)
-    else if (!able.get(task.id)!.includes(crew)) refuse(crews[crew]!.people.length < task.people ? words`it requires ${String(task.people)} people, and ${crews[crew]!.name} has ${String(crews[crew]!.people.length)}` : words`nobody in ${crews[crew]!.name} has the skill`)
+    else if (!able.get(task.id)!.includes(crew))
+      refuse(
+        crews[crew]!.people.length < task.people
+          ? words`it requires ${String(task.people)} people, and ${crews[crew]!.name} has
+            ${String(crews[crew]!.people.length)}`
+          : words`nobody in ${crews[crew]!.name} has the skill`,
+      )
     else if (each.start < problem.programme.from) refuse(words`that time has passed`)
     else {
       const hindrances: string[] = []
       const found = bookings.earliest(task, crew, each.start, ({ kind }) => hindrances.push(kind))
       if (found?.start === each.start) bookings.book(found)
-      else if (!times(crew, task).some(({ from, to }) => from <= each.start && each.start < to)) refuse(words`${crews[crew]!.name} cannot work there then: the site is closed, the crew is off, or noisy work is not allowed`)
-      else refuse(hindrances[0] === 'crew' ? words`${crews[crew]!.name} is busy or travelling then` : hindrances[0] === 'wall' ? words`another crew is at the wall then` : hindrances[0] === 'aid' ? words`no lifting aid is free then` : words`the hours left from then on are too short for it`)
+      else if (!times(crew, task).some(({ from, to }) => from <= each.start && each.start < to))
+        refuse(
+          words`${crews[crew]!.name} cannot work there then: the site is closed, the crew is off, or noisy work is
+            not allowed`,
+        )
+      else
+        refuse(
+          hindrances[0] === 'crew'
+            ? words`${crews[crew]!.name} is busy or travelling then`
+            : hindrances[0] === 'wall'
+              ? words`another crew is at the wall then`
+              : hindrances[0] === 'aid'
+                ? words`no lifting aid is free then`
+                : words`the hours left from then on are too short for it`,
+        )
     }
   }
   return not
@@ -54,11 +77,24 @@ function bookFixed(bookings: Bookings, fixed: Fixed[]): NotFixed[] {
 
 /** Tasks that were fixed at a time before what has to be over first can be. */
 function tooEarly(fixed: Fixed[], placed: PlacedTask[], programme: Programme): NotFixed[] {
-  const [at, byId] = [new Map(placed.map(each => [each.task, each])), new Map(programme.tasks.map(task => [task.id, task]))]
+  const [at, byId] = [
+    new Map(placed.map(each => [each.task, each])),
+    new Map(programme.tasks.map(task => [task.id, task])),
+  ]
   return fixed.flatMap((each) => {
     const task = byId.get(each.task)
-    const late = task?.after.find(({ task: before, wait }) => byId.has(before) && !((at.get(before)?.end ?? Infinity) + wait <= each.start))
-    return task && late ? [{ fixed: each, why: words`“${byId.get(late.task)!.title}”, which comes first, is not finished by then${late.wait > 0 ? `, including its wait of ${Math.round(late.wait / HOUR)} h` : ''}` }] : []
+    const late = task?.after.find(
+      ({ task: before, wait }) => byId.has(before) && !((at.get(before)?.end ?? Infinity) + wait <= each.start),
+    )
+    return task && late
+      ? [
+          {
+            fixed: each,
+            why: words`“${byId.get(late.task)!.title}”, which comes first, is not finished by
+              then${late.wait > 0 ? `, including its wait of ${Math.round(late.wait / HOUR)} h` : ''}`,
+          },
+        ]
+      : []
   })
 }
 
@@ -66,7 +102,8 @@ function tooEarly(fixed: Fixed[], placed: PlacedTask[], programme: Programme): N
 function firstOrders(tasks: Task[]): Map<string, number>[] {
   const tails = tailsOf(tasks)
   const ofWall = new Map<string, number>()
-  for (const { site, wall, minutes } of tasks) ofWall.set(`${site}/${wall}`, (ofWall.get(`${site}/${wall}`) ?? 0) + minutes)
+  for (const { site, wall, minutes } of tasks)
+    ofWall.set(`${site}/${wall}`, (ofWall.get(`${site}/${wall}`) ?? 0) + minutes)
   const walls = [...ofWall.keys()]
   const sites = [...new Set(tasks.map(({ site }) => site))]
   const longest = Math.max(1, ...tails.values())
@@ -96,17 +133,30 @@ function swapped(ranks: Map<string, number>, ids: string[], luck: Chance): Map<s
  * How few crews can do a task, and how much of a crew's work is only its own to do: what many can do is left to those
  * who can do little else.
  */
-function scarcityIn({ crews, able, programme }: Problem): { task: (task: Task) => number, crew: (crew: number) => number } {
-  const wanted = crews.map((_, n) => programme.tasks.reduce((sum, { id, minutes }) => {
-    const by = able.get(id)!
-    return by.includes(n) ? sum + minutes / by.length : sum
-  }, 0))
+function scarcityIn({ crews, able, programme }: Problem): {
+  task: (task: Task) => number
+  crew: (crew: number) => number
+} {
+  const wanted = crews.map((_, n) =>
+    programme.tasks.reduce((sum, { id, minutes }) => {
+      const by = able.get(id)!
+      return by.includes(n) ? sum + minutes / by.length : sum
+    }, 0),
+  )
   const most = Math.max(1, ...wanted)
-  return { task: ({ id }) => crews.length > 1 ? 1 - (able.get(id)!.length - 1) / (crews.length - 1) : 0, crew: crew => wanted[crew]! / most }
+  return {
+    task: ({ id }) => (crews.length > 1 ? 1 - (able.get(id)!.length - 1) / (crews.length - 1) : 0),
+    crew: crew => wanted[crew]! / most,
+  }
 }
 
 /** What weighs how much in the first placings by time; the others are by chance. */
-const FIRST_WEIGHTS: Weights[] = [{ held: 0, way: 0, scarce: 30, tail: 0.01 }, { held: 0.5, way: 1, scarce: 60, tail: 0.02 }, { held: 1, way: 4, scarce: 240, tail: 0.05 }, { held: 0.2, way: 10, scarce: 0, tail: 0.2 }]
+const FIRST_WEIGHTS: Weights[] = [
+  { held: 0, way: 0, scarce: 30, tail: 0.01 },
+  { held: 0.5, way: 1, scarce: 60, tail: 0.02 },
+  { held: 1, way: 4, scarce: 240, tail: 0.05 },
+  { held: 0.2, way: 10, scarce: 0, tail: 0.2 },
+]
 
 /** The best schedule that is found with some crews. */
 function placeWith(problem: Problem, fixed: Fixed[]): PlacedTask[] {
@@ -123,18 +173,47 @@ function placeWith(problem: Problem, fixed: Fixed[]): PlacedTask[] {
     const placed = [...bookings.placed.values()]
     return { placed, cost: costOf(placed, programme) }
   }
-  const inOrderOf = (ranks: Map<string, number>): Found => ({ ...placing(bookings => placeSerially(bookings, programme.tasks, ({ id }) => ranks.get(id)!)), ranks })
-  const byTime = (weights: Weights, chanceOf: () => number): Found => placing(bookings => placeInTime(bookings, programme.tasks, weights, ({ id }) => tails.get(id)!, scarcity, memoize(chanceOf)))
+  const inOrderOf = (ranks: Map<string, number>): Found => ({
+    ...placing(bookings => placeSerially(bookings, programme.tasks, ({ id }) => ranks.get(id)!)),
+    ranks,
+  })
+  const byTime = (weights: Weights, chanceOf: () => number): Found =>
+    placing(bookings =>
+      placeInTime(bookings, programme.tasks, weights, ({ id }) => tails.get(id)!, scarcity, memoize(chanceOf)),
+    )
   const better = (a: Found, b: Found) => isBetter(b.cost, a.cost) ? b : a
 
-  let best = [...firstOrders(programme.tasks).map(inOrderOf), ...FIRST_WEIGHTS.map(weights => byTime(weights, () => 0))].reduce(better)
+  let best = [
+    ...firstOrders(programme.tasks).map(inOrderOf),
+    ...FIRST_WEIGHTS.map(weights => byTime(weights, () => 0)),
+  ].reduce(better)
   if (ids.length <= EXACT) return placeExactly(problem, bookings => void bookFixed(bookings, fixed), best.placed)
   for (let n = Math.min(MOST_TRIES, Math.floor(TRIES / ids.length)); n > 0; n--) {
     const spread = luck.oneOf([0, 10, 60])
-    best = better(best, byTime({ held: luck.between(0, 1), way: luck.oneOf([0, 1, 3, 8, 20]), scarce: luck.between(0, 300), tail: luck.oneOf([0, 0.01, 0.05, 0.2, 0.5]) }, () => luck.between(0, spread)))
+    best = better(
+      best,
+      byTime(
+        {
+          held: luck.between(0, 1),
+          way: luck.oneOf([0, 1, 3, 8, 20]),
+          scarce: luck.between(0, 300),
+          tail: luck.oneOf([0, 0.01, 0.05, 0.2, 0.5]),
+        },
+        () => luck.between(0, spread),
+      ),
+    )
   }
   /** The order in which the best schedule begins its tasks, as a list to change. */
-  let ranked = inOrderOf(new Map([...best.placed].sort((a, b) => a.start - b.start).map(({ task }, n) => [task, n] as const).concat(ids.map(id => [id, ids.length] as const).filter(([id]) => !best.placed.some(({ task }) => task === id)))))
+  let ranked = inOrderOf(
+    new Map(
+      [...best.placed]
+        .sort((a, b) => a.start - b.start)
+        .map(({ task }, n) => [task, n] as const)
+        .concat(
+          ids.map(id => [id, ids.length] as const).filter(([id]) => !best.placed.some(({ task }) => task === id)),
+        ),
+    ),
+  )
   for (let n = Math.min(MOST_TRIES, Math.floor(TRIES / ids.length)); n > 0; n--) {
     const tried = inOrderOf(swapped(ranked.ranks!, ids, luck))
     if (!isBetter(ranked.cost, tried.cost)) ranked = tried
@@ -153,18 +232,28 @@ const KEEPS = 0.15
  */
 function placeAsBefore(problem: Problem, fixed: Fixed[], before: NonNullable<Programme['before']>): PlacedTask[] {
   const { programme, able } = problem
-  const was = new Map(before.map(each => [each.task, { crew: problem.crews.findIndex(({ id }) => id === each.crew), start: each.start }]))
+  const was = new Map(
+    before.map(each => [each.task, { crew: problem.crews.findIndex(({ id }) => id === each.crew), start: each.start }]),
+  )
   const tails = tailsOf(programme.tasks)
   const bookings = new Bookings(problem)
   bookFixed(bookings, fixed)
-  for (const task of programme.tasks.filter(({ id }) => was.has(id)).sort((a, b) => was.get(a.id)!.start - was.get(b.id)!.start)) {
+  for (const task of programme.tasks
+    .filter(({ id }) => was.has(id))
+    .sort((a, b) => was.get(a.id)!.start - was.get(b.id)!.start)) {
     const { crew, start } = was.get(task.id)!
     const ready = bookings.readyAt(task)
-    if (bookings.placed.has(task.id) || ready === undefined || ready > start || !able.get(task.id)!.includes(crew)) continue
+    if (bookings.placed.has(task.id) || ready === undefined || ready > start || !able.get(task.id)!.includes(crew))
+      continue
     const found = bookings.earliest(task, crew, start)
     if (found?.start === start) bookings.book(found)
   }
-  placeSerially(bookings, programme.tasks, ({ id }) => was.get(id)?.start ?? programme.to - tails.get(id)!, ({ id }) => was.get(id))
+  placeSerially(
+    bookings,
+    programme.tasks,
+    ({ id }) => was.get(id)?.start ?? programme.to - tails.get(id)!,
+    ({ id }) => was.get(id),
+  )
   return [...bookings.placed.values()]
 }
 
@@ -173,7 +262,8 @@ function choicesOf(crews: Crew[]): Crew[][] {
   const known = new Map<string, Crew[]>()
   const add = (chosen: Crew[]) => known.set(chosen.map(({ id }) => id).join(' '), chosen)
   for (let n = 1; n <= crews.length; n++) add(crews.slice(0, n))
-  if (crews.length <= EVERY_CHOICE) for (let set = 1; set < 1 << crews.length; set++) add(crews.filter((_, n) => set & (1 << n)))
+  if (crews.length <= EVERY_CHOICE)
+    for (let set = 1; set < 1 << crews.length; set++) add(crews.filter((_, n) => set & (1 << n)))
   return [...known.values()]
 }
 
@@ -184,14 +274,22 @@ function whyNot(task: Task, problem: Problem, placed: Set<string>, titles: Map<s
   const waits = task.after.find(({ task: before }) => problem.byId.has(before) && !placed.has(before))
   if (waits) return words`It waits for “${titles.get(waits.task)!}”, which is not scheduled either.`
   const able = crews.filter(crew => canDo(crew, task))
-  if (able.length === 0) return crews.some(({ skills }) => skills.includes(task.skill)) ? words`It requires ${String(task.people)} people, and no crew with the skill has that many.` : words`No crew has the skill for it.`
-  if (!place || place.open.length === 0) return words`${place?.name ?? task.site} has no access hours in the planned period.`
-  if (task.noisy && place.loud.length === 0) return words`${place.name} has no noisy work hours in the planned period, so nothing can be drilled.`
+  if (able.length === 0)
+    return crews.some(({ skills }) => skills.includes(task.skill))
+      ? words`It requires ${String(task.people)} people, and no crew with the skill has that many.`
+      : words`No crew has the skill for it.`
+  if (!place || place.open.length === 0)
+    return words`${place?.name ?? task.site} has no access hours in the planned period.`
+  if (task.noisy && place.loud.length === 0)
+    return words`${place.name} has no noisy work hours in the planned period, so nothing can be drilled.`
   if (task.aid && programme.aids === 0) return words`It requires a lifting aid, and the firm has none.`
   const times = able.flatMap(crew => problem.times(crews.indexOf(crew), task))
-  if (times.length === 0) return words`No crew with the skill works while ${place.name} is open${task.noisy ? ' for drilling' : ''}.`
+  if (times.length === 0)
+    return words`No crew with the skill works while ${place.name} is open${task.noisy ? ' for drilling' : ''}.`
   const longest = Math.max(...times.map(({ from, to }) => to - from))
-  if (!task.splits && longest < task.minutes) return words`It takes ${String(task.minutes)} min without a break, and the longest time for it is ${String(longest)} min: extend the access or working hours, or allow it in parts.`
+  if (!task.splits && longest < task.minutes)
+    return words`It takes ${String(task.minutes)} min without a break, and the longest time for it is
+      ${String(longest)} min: extend the access or working hours, or allow it in parts.`
   return words`All suitable hours in the planned period are taken.`
 }
 
@@ -228,15 +326,24 @@ export function schedule(programme: Programme): Scheduled {
     }
     const kept = given.before && given.before.length > 0 && best ? placeAsBefore(whole, fixed, given.before) : undefined
     const [asBefore, afresh] = [costOf(kept ?? [], given), best?.cost]
-    const keeps = kept !== undefined && asBefore[0] === afresh![0] && asBefore[1] - given.from <= (1 + KEEPS) * (afresh![1] - given.from)
+    const keeps
+      = kept !== undefined
+        && asBefore[0] === afresh![0]
+        && asBefore[1] - given.from <= (1 + KEEPS) * (afresh![1] - given.from)
     const placed = keeps ? kept : best?.placed ?? []
     const early = tooEarly(fixed, placed, given)
     if (early.length === 0) {
-      const [has, titles] = [new Set(placed.map(({ task }) => task)), new Map(given.tasks.map(({ id, title }) => [id, title]))]
+      const [has, titles] = [
+        new Set(placed.map(({ task }) => task)),
+        new Map(given.tasks.map(({ id, title }) => [id, title])),
+      ]
       return {
         placed: placed.sort((a, b) => a.start - b.start || a.task.localeCompare(b.task)),
-        unplaced: given.tasks.filter(({ id }) => !has.has(id)).map(task => ({ task: task.id, why: whyNot(task, whole, has, titles) })),
-        notFixed, ...keeps && { keptBut: afresh![1] },
+        unplaced: given.tasks
+          .filter(({ id }) => !has.has(id))
+          .map(task => ({ task: task.id, why: whyNot(task, whole, has, titles) })),
+        notFixed,
+        ...(keeps && { keptBut: afresh![1] }),
       }
     }
     notFixed.push(...early)

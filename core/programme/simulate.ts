@@ -27,7 +27,8 @@ export function programmeByChance(seed: number, { walls, tasksEach, crews, sites
     return { id: `c${n}`, name: `Crew ${n}`, people: n === 0 || luck.whether(0.7) ? [`p${n}a`, `p${n}b`] : [`p${n}a`], skills, times: openTimes([{ days: EVERY_DAY, from: '00:00', to: '23:59' }], 'UTC', FROM, to) }
   })
   const tasks = Array.from({ length: walls }, (_, wall) => Array.from({ length: tasksEach }, (_, n): Task => ({
-    id: `w${wall}t${n}`, site: `s${wall % sites}`, wall: `w${wall}`, title: words`Task ${String(n)} of wall ${String(wall)}`,
+    id: `w${wall}t${n}`, site: `s${wall % sites}`, wall: `w${wall}`, title: words`Task ${String(n)} of wall
+      ${String(wall)}`,
     minutes: 5 * Math.ceil(luck.between(1, 36)), people: luck.whether(0.5) ? 2 : 1, skill: luck.oneOf<Skill>(['fitting', 'fitting', 'fitting', 'electrical', 'decorating']),
     noisy: luck.whether(0.2), aid: luck.whether(0.1), splits: luck.whether(0.7),
     after: n === 0 ? [] : [{ task: `w${wall}t${n - 1}`, wait: luck.whether(0.15) ? 12 * HOUR : 0 }],

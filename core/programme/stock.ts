@@ -68,9 +68,19 @@ export function stockLines({ counted, used, reserved, minimums, vanOf, packOf }:
     const short = have === undefined ? undefined : Math.max(0, wanted + least - have)
     const pack = packOf(kind, model)
     return {
-      kind, model, ...have !== undefined && { have }, places: [...places].map(([place, count]) => ({ place, count })), used: gone,
-      reserved: wanted, for: together(needs.map(each => ({ ...each })), ({ wall }) => wall).map(({ wall, count }) => ({ wall, count })), least,
-      ...short !== undefined && { short }, ...short !== undefined && short > 0 && pack !== undefined && { packs: Math.ceil(short / pack) },
+      kind,
+      model,
+      ...(have !== undefined && { have }),
+      places: [...places].map(([place, count]) => ({ place, count })),
+      used: gone,
+      reserved: wanted,
+      for: together(
+        needs.map(each => ({ ...each })),
+        ({ wall }) => wall,
+      ).map(({ wall, count }) => ({ wall, count })),
+      least,
+      ...(short !== undefined && { short }),
+      ...(short !== undefined && short > 0 && pack !== undefined && { packs: Math.ceil(short / pack) }),
     }
   })
 }

@@ -13,13 +13,34 @@ import type { Sample, Work } from './workload'
 /** A site as the programme needs it. */
 export type SiteOfProgramme = Pick<Site, 'id' | 'name' | 'zone' | 'windows' | 'noise' | 'closed'>
 /** A wall as the programme needs it; `work` is absent while its plan is being calculated. */
-export interface WallOfProgramme { site: string, id: string, name: string, work?: Work[], stops: number, issued: boolean }
+export interface WallOfProgramme {
+  site: string
+  id: string
+  name: string
+  work?: Work[]
+  stops: number
+  issued: boolean
+}
 
 /** What is known of a task beside what a schedule needs. */
-export interface TaskInfo { id: string, site: string, siteName: string, wall: string, wallName: string, kind: WorkKind, work: Work, length: Figure }
+export interface TaskInfo {
+  id: string
+  site: string
+  siteName: string
+  wall: string
+  wallName: string
+  kind: WorkKind
+  work: Work
+  length: Figure
+}
 
 /** A programme with what it was made of, and what kept something from being planned as it was put in. */
-export interface ProgrammeMade { programme: Programme, info: Map<string, TaskInfo>, pieces: PieceMinutes[], cautions: Text[] }
+export interface ProgrammeMade {
+  programme: Programme
+  info: Map<string, TaskInfo>
+  pieces: PieceMinutes[]
+  cautions: Text[]
+}
 
 /** What a programme is made of. */
 export interface ProgrammeInput {
@@ -53,7 +74,8 @@ const TOGETHER = 15
 function before(kind: WorkKind, has: Set<WorkKind>): Map<WorkKind, number> {
   const found = new Map<WorkKind, number>()
   for (const [earlier, wait] of Object.entries(KINDS[kind].after) as [WorkKind, number][]) {
-    for (const [each, since] of has.has(earlier) ? [[earlier, wait] as const] : before(earlier, has)) found.set(each, Math.max(found.get(each) ?? 0, since))
+    for (const [each, since] of has.has(earlier) ? [[earlier, wait] as const] : before(earlier, has))
+      found.set(each, Math.max(found.get(each) ?? 0, since))
   }
   return found
 }
@@ -200,6 +222,16 @@ export function programmeOf({ settings, sites, walls, samples, now, underWay = [
 export function stretchesOf(placed: PlacedTask[], info: Map<string, TaskInfo>) {
   return placed.flatMap(({ task, crew, spans }) => {
     const { site, wall, wallName, kind, work, length } = info.get(task)!
-    return spans.map(({ from, to }) => ({ site, wall, task, crew, kind, minutes: length.value / (work.pieces - work.done), title: `${KINDS[kind].title}: ${wallName}`, startsAt: momentOf(from), endsAt: momentOf(to) }))
+    return spans.map(({ from, to }) => ({
+      site,
+      wall,
+      task,
+      crew,
+      kind,
+      minutes: length.value / (work.pieces - work.done),
+      title: `${KINDS[kind].title}: ${wallName}`,
+      startsAt: momentOf(from),
+      endsAt: momentOf(to),
+    }))
   })
 }

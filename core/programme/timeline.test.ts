@@ -21,17 +21,25 @@ describe('the spans of a task', () => {
     expect(spansFrom(day, 0, 10_000, true)).toBeUndefined()
   })
   it('have the task’s length, lie in windows, and end no sooner for a later beginning', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 1_500 }), fc.integer({ min: 0, max: 1_500 }), fc.integer({ min: 1, max: 700 }), fc.boolean(), (a, b, minutes, splits) => {
-      const [early, late] = [Math.min(a, b), Math.max(a, b)].map(from => spansFrom(day, from, minutes, splits))
-      // What has no place from a moment on has none from a later one.
-      if (!early) expect(late).toBeUndefined()
-      if (!early || !late) return
-      for (const spans of [early, late]) {
-        expect(sum(spans)).toBe(minutes)
-        expect(spans.every(span => day.some(({ from, to }) => from <= span.from && span.to <= to))).toBe(true)
-      }
-      expect(late.at(-1)!.to).toBeGreaterThanOrEqual(early.at(-1)!.to)
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 1_500 }),
+        fc.integer({ min: 0, max: 1_500 }),
+        fc.integer({ min: 1, max: 700 }),
+        fc.boolean(),
+        (a, b, minutes, splits) => {
+          const [early, late] = [Math.min(a, b), Math.max(a, b)].map(from => spansFrom(day, from, minutes, splits))
+          // What has no place from a moment on has none from a later one.
+          if (!early) expect(late).toBeUndefined()
+          if (!early || !late) return
+          for (const spans of [early, late]) {
+            expect(sum(spans)).toBe(minutes)
+            expect(spans.every(span => day.some(({ from, to }) => from <= span.from && span.to <= to))).toBe(true)
+          }
+          expect(late.at(-1)!.to).toBeGreaterThanOrEqual(early.at(-1)!.to)
+        },
+      ),
+    )
   })
 })
 
@@ -64,7 +72,18 @@ describe('times', () => {
   it('are put together, shared, taken away from and counted', () => {
     expect(openTogether([{ from: 0, to: 10 }], [{ from: 5, to: 20 }])).toEqual([{ from: 5, to: 10 }])
     expect(openTogether([{ from: 0, to: 10 }], [{ from: 10, to: 20 }])).toEqual([])
-    expect(openAnywhere([{ from: 0, to: 10 }], [{ from: 5, to: 20 }, { from: 30, to: 40 }])).toEqual([{ from: 0, to: 20 }, { from: 30, to: 40 }])
+    expect(
+      openAnywhere(
+        [{ from: 0, to: 10 }],
+        [
+          { from: 5, to: 20 },
+          { from: 30, to: 40 },
+        ],
+      ),
+    ).toEqual([
+      { from: 0, to: 20 },
+      { from: 30, to: 40 },
+    ])
     expect(without([{ from: 0, to: 10 }], [{ from: 4, to: 6 }])).toEqual([{ from: 0, to: 4 }, { from: 6, to: 10 }])
     expect(minutesUntil(day, 800)).toBe(260)
     expect(momentWhenDone(day, 260)).toBe(800)

@@ -51,7 +51,8 @@ export class Timeline {
       if (freeAt > start) return { block: before, freeAt }
     }
     const next = this.blocks[at]
-    if (next && end + this.travel(site, next.site) > next.start) return { block: next, freeAt: next.end + this.travel(next.site, site) }
+    if (next && end + this.travel(site, next.site) > next.start)
+      return { block: next, freeAt: next.end + this.travel(next.site, site) }
     return undefined
   }
 }

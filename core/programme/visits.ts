@@ -4,7 +4,15 @@ import { localTime, type Minute } from './clock'
 export interface Stretch { task: string, site: string, wall: string, crew: string, from: Minute, to: Minute }
 
 /** A crew at a site on one day: what it does there, from when to when. */
-export interface Visit<Of extends Stretch = Stretch> { id: string, crew: string, site: string, day: string, from: Minute, to: Minute, stretches: Of[] }
+export interface Visit<Of extends Stretch = Stretch> {
+  id: string
+  crew: string
+  site: string
+  day: string
+  from: Minute
+  to: Minute
+  stretches: Of[]
+}
 
 /** A break that is no longer than this does not end a visit, min. */
 const LONGEST_BREAK = 180
@@ -31,7 +39,15 @@ export function visitsOf<Of extends Stretch>(stretches: Of[], zoneOf: (site: str
     const key = `${crew} ${site} ${day}`
     const nth = (ofDay.get(key) ?? 0) + 1
     ofDay.set(key, nth)
-    const visit = { id: `${crew}-${site}-${day}${nth > 1 ? `-${nth}` : ''}`, crew, site, day, from, to, stretches: [stretch] }
+    const visit = {
+      id: `${crew}-${site}-${day}${nth > 1 ? `-${nth}` : ''}`,
+      crew,
+      site,
+      day,
+      from,
+      to,
+      stretches: [stretch],
+    }
     visits.push(visit)
     open.set(crew, visit)
   }

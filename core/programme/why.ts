@@ -26,7 +26,18 @@ export function whyNotEarlier(programme: Programme, placed: PlacedTask[], id: st
   const nameOf = (crew: string) => programme.crews.find(({ id }) => id === crew)?.name ?? crew
   const before = task.after.flatMap(({ task: other, wait }): WaitsFor[] => {
     const end = placed.find(each => each.task === other)?.end
-    return end === undefined ? [] : [{ until: end + wait, task: other, why: wait > 0 ? words`${titleOf(other)} is finished, including its wait of ${String(Math.round(wait / 6) / 10)} h` : words`${titleOf(other)} is finished` }]
+    return end === undefined
+      ? []
+      : [
+          {
+            until: end + wait,
+            task: other,
+            why:
+              wait > 0
+                ? words`${titleOf(other)} is finished, including its wait of ${String(Math.round(wait / 6) / 10)} h`
+                : words`${titleOf(other)} is finished`,
+          },
+        ]
   }).sort((a, b) => a.until - b.until)
   const ready = Math.max(programme.from, ...before.map(({ until }) => until))
   const waits: WaitsFor[] = before.slice(-1)
@@ -34,15 +45,24 @@ export function whyNotEarlier(programme: Programme, placed: PlacedTask[], id: st
   const said = ({ kind, until, task: other }: Hindrance): Text => {
     if (kind === 'crew') return words`${nameOf(mine.crew)} is free after ${titleOf(other!)}, travel time included`
     if (kind === 'wall') return words`the wall is free after ${titleOf(other!)}`
-    if (kind === 'aid') return other === undefined ? words`a lifting aid is available` : words`the lifting aid is free after ${titleOf(other)}`
+    if (kind === 'aid')
+      return other === undefined
+        ? words`a lifting aid is available`
+        : words`the lifting aid is free after ${titleOf(other)}`
     return closedBecause(programme, task, mine.crew, place, until)
   }
   const crew = problem.crews.findIndex(({ id }) => id === mine.crew)
   bookings.earliest(task, crew, ready, (hindrance) => {
-    if (hindrance.until <= mine.start) waits.push({ until: hindrance.until, why: said(hindrance), ...hindrance.task !== undefined && { task: hindrance.task } })
+    if (hindrance.until <= mine.start)
+      waits.push({
+        until: hindrance.until,
+        why: said(hindrance),
+        ...(hindrance.task !== undefined && { task: hindrance.task }),
+      })
   })
   const fixed = programme.fixed.find(each => each.task === id)
-  if (fixed?.start === mine.start) waits.push({ until: mine.start, why: fixed.begun ? words`it is under way` : words`it is pinned at this time` })
+  if (fixed?.start === mine.start)
+    waits.push({ until: mine.start, why: fixed.begun ? words`it is under way` : words`it is pinned at this time` })
   const others = problem.crews.flatMap((other, n) => {
     const start = other.id !== mine.crew && canDo(other, task) ? bookings.earliest(task, n, ready)?.start : undefined
     return start === undefined ? [] : [{ crew: other.id, start }]

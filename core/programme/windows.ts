@@ -12,7 +12,13 @@ const real = (stretches: Interval[]): Interval[] => stretches.filter(({ from, to
  *
  * @param closed days of the calendar on which nothing begins
  */
-export function openTimes(windows: Window[], zone: string, from: Minute, to: Minute, closed: Iterable<string> = []): Interval[] {
+export function openTimes(
+  windows: Window[],
+  zone: string,
+  from: Minute,
+  to: Minute,
+  closed: Iterable<string> = [],
+): Interval[] {
   const shut = new Set(closed)
   const found: Interval[] = []
   const last = localTime(to, zone).day
@@ -21,7 +27,10 @@ export function openTimes(windows: Window[], zone: string, from: Minute, to: Min
     for (const window of windows) {
       if (!window.days.includes(weekdayOf(day))) continue
       const until = window.to <= window.from ? dayAfter(day) : day
-      found.push({ from: Math.max(from, minuteAt(day, window.from, zone)), to: Math.min(to, minuteAt(until, window.to, zone)) })
+      found.push({
+        from: Math.max(from, minuteAt(day, window.from, zone)),
+        to: Math.min(to, minuteAt(until, window.to, zone)),
+      })
     }
   }
   return real(union(real(found)))
@@ -37,7 +46,8 @@ export const openAnywhere = (...places: Interval[][]): Interval[] => real(union(
 export const without = (times: Interval[], taken: Interval[]): Interval[] => real(subtract(times, taken))
 
 /** The minutes of some times up to a moment. */
-export const minutesUntil = (times: Interval[], moment: Minute): number => times.reduce((sum, { from, to }) => sum + Math.max(0, Math.min(to, moment) - from), 0)
+export const minutesUntil = (times: Interval[], moment: Minute): number =>
+  times.reduce((sum, { from, to }) => sum + Math.max(0, Math.min(to, moment) - from), 0)
 
 /** The moment at which so many minutes of some times are over; Infinity where they have fewer. */
 export function momentWhenDone(times: Interval[], minutes: number): Minute {

@@ -21,7 +21,14 @@ function unlike({ plan, tag }: Frozen, planned: ReturnType<typeof planWall>, bui
     const other = found.get(id)
     return !other || Math.hypot(other.x - x, other.y - y) > SAME
   })
-  return differs ? [{ path: '$.plan', message: 'does not match what this server calculates for this wall; reopen the wall and issue it again' }] : []
+  return differs
+    ? [
+        {
+          path: '$.plan',
+          message: 'does not match what this server calculates for this wall; reopen the wall and issue it again',
+        },
+      ]
+    : []
 }
 
 /**
@@ -35,7 +42,8 @@ export function frozenFaults(given: unknown, previous?: Frozen): Fault[] {
   if (faults.length > 0) return faults
   const frozen = given as Frozen
   if (idOfFrozen(frozen) !== frozen.id) return [{ path: '$.id', message: 'is not the SHA-256 of its content' }]
-  if (frozen.after !== undefined && frozen.after !== previous?.id) return [{ path: '$.after', message: 'is a revision that is not on this server: send that one first' }]
+  if (frozen.after !== undefined && frozen.after !== previous?.id)
+    return [{ path: '$.after', message: 'is a revision that is not on this server: send that one first' }]
   const wrong = [...rulesFaults(frozen.rules), ...wallFaults(frozen.wall, frozen.catalogue, '$.wall')]
   // By another version's rules it may be right: it is never planned anew, and a planner decides about it.
   if (wrong.length > 0 || frozen.program !== PROGRAM) return wrong
@@ -43,7 +51,10 @@ export function frozenFaults(given: unknown, previous?: Frozen): Fault[] {
   const planned = planWall(frozen.wall, frozen, built)
   const stops = planned.findings.filter(({ severity }) => severity === 'stop')
   return [
-    ...stops.map(({ message }) => ({ path: '$.plan', message: `has a stop: ${textToString(message, frozen.site.units)}` })),
+    ...stops.map(({ message }) => ({
+      path: '$.plan',
+      message: `has a stop: ${textToString(message, frozen.site.units)}`,
+    })),
     ...unlike(frozen, planned, built),
   ]
 }

@@ -5,7 +5,10 @@ import { PROGRAM } from '../program'
 import { idsAtIssue } from './issueNames'
 
 /** What of a wall's plan is frozen: all that sheets, templates and the run of work are made from. */
-export type FrozenPlan = Pick<WallPlan, 'id' | 'members' | 'coursing' | 'relief' | 'arrays' | 'wiring' | 'marking' | 'dead' | 'hanging' | 'findings' | 'piece'>
+export type FrozenPlan = Pick<
+  WallPlan,
+  'id' | 'members' | 'coursing' | 'relief' | 'arrays' | 'wiring' | 'marking' | 'dead' | 'hanging' | 'findings' | 'piece'
+>
 
 /** What stood by the log when it was frozen. */
 export type FrozenBuilt = Pick<AsBuilt, 'holes' | 'dead' | 'hung' | 'overrides'>
@@ -31,8 +34,31 @@ export interface Frozen extends PlanContext {
   plan: FrozenPlan
 }
 
-const planOf = ({ id, members, coursing, relief, arrays, wiring, marking, dead, hanging, findings, piece }: WallPlan): FrozenPlan =>
-  ({ id, members, ...coursing && { coursing }, ...relief && { relief }, arrays, wiring, marking, dead, hanging, findings, ...piece && { piece } })
+const planOf = ({
+  id,
+  members,
+  coursing,
+  relief,
+  arrays,
+  wiring,
+  marking,
+  dead,
+  hanging,
+  findings,
+  piece,
+}: WallPlan): FrozenPlan => ({
+  id,
+  members,
+  ...(coursing && { coursing }),
+  ...(relief && { relief }),
+  arrays,
+  wiring,
+  marking,
+  dead,
+  hanging,
+  findings,
+  ...(piece && { piece }),
+})
 
 /** A wall as it is drawn and planned, without other alternatives and earlier revisions. */
 function wallOf({ revisions: _, ...wall }: Wall): Wall {

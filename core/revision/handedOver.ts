@@ -10,5 +10,15 @@ export function handedOverOf(job: Job, wall: Wall): HandedOver {
   const built = asBuilt(job.log, wall)
   const plan = planWall(wall, contextOf(job), built)
   const last = revisionsOf(job.log, wall).findLast(({ frozen }) => frozen !== undefined)
-  return { site: job.site, wall, plan, issued: last?.frozen?.plan.arrays ?? plan.arrays, ...last && { revision: last.revision }, built, catalogue: job.catalogue, rules: rulesFor(job, wall), log: job.log }
+  return {
+    site: job.site,
+    wall,
+    plan,
+    issued: last?.frozen?.plan.arrays ?? plan.arrays,
+    ...(last && { revision: last.revision }),
+    built,
+    catalogue: job.catalogue,
+    rules: rulesFor(job, wall),
+    log: job.log,
+  }
 }

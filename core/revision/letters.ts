@@ -6,7 +6,8 @@ export function letterOf(n: number): string {
 }
 
 /** The number of a revision by its letters, from 0; −1 for what is none. */
-export const numberOf = (letters: string): number => /^[A-Z]{1,4}$/.test(letters) ? [...letters].reduce((n, letter) => 26 * n + letter.charCodeAt(0) - 64, 0) - 1 : -1
+export const numberOf = (letters: string): number =>
+  /^[A-Z]{1,4}$/.test(letters) ? [...letters].reduce((n, letter) => 26 * n + letter.charCodeAt(0) - 64, 0) - 1 : -1
 
 /** What the next revision of a wall is called: one that was withdrawn keeps its letter. */
 export function nextRevision(log: LogEntry[], wall: string): string {

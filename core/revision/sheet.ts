@@ -18,14 +18,27 @@ const FOOT = 12
 /** One line of what differs. */
 interface Row { what: string, label: string, before: string, after: string, by: string }
 
-const pair = (show: (mm: number) => string, datum: number, { x, y }: Point) => `${show(x - datum)}, ${show(y)} above floor`
+const pair = (show: (mm: number) => string, datum: number, { x, y }: Point) =>
+  `${show(x - datum)}, ${show(y)} above floor`
 
 /** What differs between two revisions, a line a mark, in words and figures of a unit. */
-export function differenceRows({ moved, added, gone, redrilled }: Difference, before: SheetSource, after: SheetSource, units: UnitSystem, precision: Precision): Row[] {
+export function differenceRows(
+  { moved, added, gone, redrilled }: Difference,
+  before: SheetSource,
+  after: SheetSource,
+  units: UnitSystem,
+  precision: Precision,
+): Row[] {
   const show = (mm: number) => formatLength(mm, units, precision)
   const [old, now] = [before.plan.marking.datum.x, after.plan.marking.datum.x]
   return [
-    ...moved.map(({ label, from, to, by }) => ({ what: 'moved', label, before: pair(show, old, from), after: pair(show, now, to), by: show(by) })),
+    ...moved.map(({ label, from, to, by }) => ({
+      what: 'moved',
+      label,
+      before: pair(show, old, from),
+      after: pair(show, now, to),
+      by: show(by),
+    })),
     ...added.map(({ label, at }) => ({ what: 'new', label, before: '', after: pair(show, now, at), by: '' })),
     ...gone.map(({ label, at }) => ({ what: 'removed', label, before: pair(show, old, at), after: '', by: '' })),
     ...redrilled.map(({ label }) => ({ what: 'bit or depth', label, before: '', after: '', by: '' })),
@@ -33,7 +46,13 @@ export function differenceRows({ moved, added, gone, redrilled }: Difference, be
 }
 
 const named = ({ issue }: SheetSource) => issue ? `revision ${issue.revision}` : 'the draft'
-const COLUMNS = (wide: number): GridColumn[] => [{ title: 'Change', width: 0.12 * wide }, { title: 'Mark', width: 0.34 * wide }, { title: 'Before', width: 0.2 * wide, figures: true }, { title: 'After', width: 0.2 * wide, figures: true }, { title: 'Moved by', width: 0.14 * wide, figures: true }]
+const COLUMNS = (wide: number): GridColumn[] => [
+  { title: 'Change', width: 0.12 * wide },
+  { title: 'Mark', width: 0.34 * wide },
+  { title: 'Before', width: 0.2 * wide, figures: true },
+  { title: 'After', width: 0.2 * wide, figures: true },
+  { title: 'Moved by', width: 0.14 * wide, figures: true },
+]
 
 /**
  * How two revisions differ: the later one drawn with where its marks were before, and every mark that moved, is new or
@@ -56,7 +75,8 @@ export function drawDifference(before: SheetSource, after: SheetSource, differen
   ]
   const rows = differenceRows(difference, before, after, units, precision).map(({ what, label, before, after, by }) => [what, label, before, after, by])
   const made = after.plan.arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)).filter(hole => hole.made === 'hit').length
-  const told = `${difference.change.plates.length} plates and ${difference.moved.length} marks moved, ${difference.added.length} new, ${difference.gone.length} removed${difference.redrilled.length > 0 ? `, ${difference.redrilled.length} with a different bit or depth` : ''}. ${made} holes already drilled at issue stay in place.`
+  const told = `${difference.change.plates.length} plates and ${difference.moved.length} marks `
+    + `moved, ${difference.added.length} new, ${difference.gone.length} removed${difference.redrilled.length > 0 ? `, ${difference.redrilled.length} with a different bit or depth` : ''}. ${made} holes already drilled at issue stay in place.`
   const head = group(
     {},
     label(

@@ -69,13 +69,15 @@ export const RULE_FIGURES: RuleFigure[] = [
   {
     key: 'markingSigma',
     title: 'Standard deviation of one tape measurement',
-    why: 'Two marks in three are within this distance of their true position. Sheets state the accuracy of marks from it.',
+    why: 'Two marks in three are within this distance of their true position. Sheets state the accuracy of marks from '
+      + 'it.',
     otherwise: { metric: 1, imperial: 1 },
   },
   {
     key: 'handForce',
     title: 'Force of a hand on a screen',
-    why: 'A person pulls at the worst point of the case: down, outwards or sideways. A wall can have its own, with a reason.',
+    why: 'A person pulls at the worst point of the case: down, outwards or sideways. A wall can have its own, with a '
+      + 'reason.',
     unit: 'N',
     otherwise: { metric: 250, imperial: FIFTY_FIVE_POUNDS },
   },

@@ -42,7 +42,8 @@ export const HOUSE_RULES: HouseRule[] = [
       {
         value: 'two-kinds',
         name: 'two readings of different kinds, or a probe clear of blocking',
-        why: 'A magnet or a nail can meet blocking, and a detector a pipe; different methods are seldom wrong in the same place. One probe counts where blocking is ruled out.',
+        why: 'A magnet or a nail can meet blocking, and a detector a pipe; different methods are seldom wrong in the '
+          + 'same place. One probe counts where blocking is ruled out.',
       },
       {
         value: 'one-sign',
@@ -123,7 +124,8 @@ export const HOUSE_RULES: HouseRule[] = [
       {
         value: 'into-furring',
         name: 'into the furring only; nothing behind it is drilled',
-        why: 'The furring is already fixed at close spacing, and a screw in wood is reliable where old masonry may not be.',
+        why: 'The furring is already fixed at close spacing, and a screw in wood is reliable where old masonry may '
+          + 'not be.',
       },
     ],
   },

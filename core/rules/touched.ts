@@ -16,6 +16,11 @@ const holding = (rules: Rules, units: UnitSystem): Record<string, unknown> => ({
  * chosen for itself, or where what is chosen held already.
  */
 export function touchedRules(levels: RuleLevels, level: 'firm' | 'site', next: Rules, units: UnitSystem): string[] {
-  const [before, after] = [holding(effectiveRules(levels), units), holding(effectiveRules({ ...levels, [level]: next }), units)]
-  return [...new Set([...Object.keys(before), ...Object.keys(after)])].filter(key => !same(before[key], after[key])).sort()
+  const [before, after] = [
+    holding(effectiveRules(levels), units),
+    holding(effectiveRules({ ...levels, [level]: next }), units),
+  ]
+  return [...new Set([...Object.keys(before), ...Object.keys(after)])]
+    .filter(key => !same(before[key], after[key]))
+    .sort()
 }

@@ -65,5 +65,15 @@ export function flowed(title: string, blocks: Block[], paper: Paper): Sheet {
       put(block.drawing(margin, y, wide), block.height)
     }
   }
-  return { paper, pages: pages.map((shapes, n) => group({}, label(title, margin, margin + 4.5, 4.6, { 'font-weight': 600 }), ...shapes, footLine(paper, n + 1, pages.length))) }
+  return {
+    paper,
+    pages: pages.map((shapes, n) =>
+      group(
+        {},
+        label(title, margin, margin + 4.5, 4.6, { 'font-weight': 600 }),
+        ...shapes,
+        footLine(paper, n + 1, pages.length),
+      ),
+    ),
+  }
 }

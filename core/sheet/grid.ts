@@ -22,13 +22,21 @@ export function drawGrid(columns: GridColumn[], rows: string[][], x: number, y: 
   const whole = columns.reduce((sum, { width }) => sum + width, 0)
   const cell = (text: string, n: number, at: number, weight?: number) => {
     const { width, figures } = columns[n]!
-    return label(short(text, width), figures ? lefts[n]! + width - 1.5 : lefts[n]!, at, TEXT, { 'text-anchor': figures ? 'end' : 'start', 'font-weight': weight })
+    return label(short(text, width), figures ? lefts[n]! + width - 1.5 : lefts[n]!, at, TEXT, {
+      'text-anchor': figures ? 'end' : 'start',
+      'font-weight': weight,
+    })
   }
-  return group({},
+  return group(
+    {},
     ...columns.map(({ title }, n) => cell(title, n, y + 3, 600)),
     line(x, y + LINE - 0.4, x + whole, y + LINE - 0.4, { 'stroke': INK, 'stroke-width': 0.3 }),
     ...rows.flatMap((row, k) => [
-      ...row.map((text, n) => text === '' ? '' : cell(text, n, y + LINE * (k + 1) + 3)),
-      line(x, y + LINE * (k + 2) - 0.4, x + whole, y + LINE * (k + 2) - 0.4, { 'stroke': '#b9b4a6', 'stroke-width': 0.1 }),
-    ]))
+      ...row.map((text, n) => (text === '' ? '' : cell(text, n, y + LINE * (k + 1) + 3))),
+      line(x, y + LINE * (k + 2) - 0.4, x + whole, y + LINE * (k + 2) - 0.4, {
+        'stroke': '#b9b4a6',
+        'stroke-width': 0.1,
+      }),
+    ]),
+  )
 }

@@ -31,7 +31,13 @@ export const issueLine = (issue: Issue | undefined): string =>
 /** DRAFT across a page, beneath what is drawn there; nothing on what was issued. */
 export function draftAcross(issue: Issue | undefined, { width, height }: Paper): Shape | string {
   const size = Math.min(width / 3.2, height / 2)
-  return issue ? '' : label('DRAFT', width / 2, height / 2 + size / 3, size, { 'text-anchor': 'middle', 'font-weight': 600, 'fill': '#ece4d4' })
+  return issue
+    ? ''
+    : label('DRAFT', width / 2, height / 2 + size / 3, size, {
+        'text-anchor': 'middle',
+        'font-weight': 600,
+        'fill': '#ece4d4',
+      })
 }
 
 /** A sheet with what it is of at the head of every page, and DRAFT across what was not issued. */

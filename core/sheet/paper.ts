@@ -24,7 +24,11 @@ const SCALES: Record<UnitSystem, number[]> = {
 }
 
 /** The least reduction at which a wall fits a space on paper, 1:n. Falls back on a round number for huge walls. */
-export function scaleFor(wall: { width: number, height: number }, space: { width: number, height: number }, units: UnitSystem): number {
+export function scaleFor(
+  wall: { width: number, height: number },
+  space: { width: number, height: number },
+  units: UnitSystem,
+): number {
   const least = Math.max(wall.width / space.width, wall.height / space.height)
   return SCALES[units].find(n => n >= least) ?? Math.ceil(least / 100) * 100
 }

@@ -8,5 +8,7 @@ export function parseScale(text: string): { ok: true, value: number | undefined 
   const typed = text.trim().toLowerCase()
   if (typed === '' || typed === 'to fit') return { ok: true, value: undefined }
   const [, figure] = /^(?:1\s*:\s*)?([1-9]\d{0,2})$/.exec(typed) ?? []
-  return figure ? { ok: true, value: Number(figure) } : { ok: false, message: 'Enter a scale such as 1:25, up to 1:999, or leave it empty to fit the page' }
+  return figure
+    ? { ok: true, value: Number(figure) }
+    : { ok: false, message: 'Enter a scale such as 1:25, up to 1:999, or leave it empty to fit the page' }
 }

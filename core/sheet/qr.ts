@@ -12,7 +12,12 @@ export function qrCode(address: string, x: number, y: number, size: number): Sha
     for (let column = 0; column < count;) {
       const start = column
       while (column < count && data[row * count + column]) column++
-      if (column > start) bars.push(rect(x + (start + 4) * module, y + (row + 4) * module, (column - start) * module, module * 1.02, { fill: INK }))
+      if (column > start)
+        bars.push(
+          rect(x + (start + 4) * module, y + (row + 4) * module, (column - start) * module, module * 1.02, {
+            fill: INK,
+          }),
+        )
       column++
     }
     return bars

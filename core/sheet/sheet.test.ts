@@ -12,7 +12,12 @@ function seen(shape: Shape, size: number, each: number): Uint8ClampedArray {
   const paint = ({ name, attributes: { x, y, width, height, fill }, content }: Shape) => {
     if (name === 'rect' && fill !== '#ffffff') {
       for (let row = Math.round(Number(y) * each); row < Math.round((Number(y) + Number(height)) * each); row++) {
-        for (let column = Math.round(Number(x) * each); column < Math.round((Number(x) + Number(width)) * each); column++) pixels.fill(0, 4 * (row * wide + column), 4 * (row * wide + column) + 3)
+        for (
+          let column = Math.round(Number(x) * each);
+          column < Math.round((Number(x) + Number(width)) * each);
+          column++
+        )
+          pixels.fill(0, 4 * (row * wide + column), 4 * (row * wide + column) + 3)
       }
     }
     for (const part of content) if (typeof part !== 'string') paint(part)
@@ -35,7 +40,10 @@ describe('tiles', () => {
       const tiles = tilesOf({ width, height }, window)
       for (const at of [0, 0.2, 0.5, 0.77, 1]) {
         const [x, y] = [at * width, (1 - at) * height]
-        const showing = tiles.filter(({ from, window: { width, height } }) => x >= from.x - 1e-9 && x <= from.x + width + 1e-9 && y >= from.y - 1e-9 && y <= from.y + height + 1e-9)
+        const showing = tiles.filter(
+          ({ from, window: { width, height } }) =>
+            x >= from.x - 1e-9 && x <= from.x + width + 1e-9 && y >= from.y - 1e-9 && y <= from.y + height + 1e-9,
+        )
         expect(showing.length).toBeGreaterThan(0)
       }
       for (const tile of tiles) {
@@ -49,13 +57,17 @@ describe('tiles', () => {
   })
 
   it('are one, without a name, where the drawing fits', () => {
-    expect(tilesOf({ width: 200, height: 100 }, window)).toEqual([{ name: '', window: { ...window, width: 200, height: 100 }, from: { x: 0, y: 0 } }])
+    expect(tilesOf({ width: 200, height: 100 }, window)).toEqual([
+      { name: '', window: { ...window, width: 200, height: 100 }, from: { x: 0, y: 0 } },
+    ])
     expect(tilesOf({ width: 500, height: 200 }, window).map(({ name }) => name)).toEqual(['A1', 'B1', 'A2', 'B2'])
   })
 })
 
 it('takes a scale as it is written on drawings, and nothing else', () => {
-  expect(['1:25', ' 1 : 10 ', '50', '', 'to fit'].map(text => parseScale(text))).toEqual([25, 10, 50, undefined, undefined].map(value => ({ ok: true, value })))
+  expect(['1:25', ' 1 : 10 ', '50', '', 'to fit'].map(text => parseScale(text))).toEqual(
+    [25, 10, 50, undefined, undefined].map(value => ({ ok: true, value })),
+  )
   for (const text of ['2:1', '1:0', '1:2000', 'x', '1:2.5']) expect(parseScale(text).ok).toBe(false)
 })
 

@@ -7,10 +7,24 @@ export interface Sheet { pages: Shape[], paper: Paper }
 
 /** What stands at the foot of every page: what the product does not do, and how many pages there are. */
 export function footLine({ width, height, margin }: Paper, page: number, pages: number): Shape {
-  return group({},
-    label('Planning aid. Makers’ instructions, local code and licensed trades take precedence. Isolate and prove dead. Detect live cables before drilling.', margin, height - margin - 3.4, 2.6),
-    label('Not checked: the studs, slab or ceiling themselves, and earthquake restraint. Ask an engineer where these may govern.', margin, height - margin, 2.6),
-    label(`page ${page} of ${pages}`, width - margin, height - margin, 2.6, { 'text-anchor': 'end' }))
+  return group(
+    {},
+    label(
+      'Planning aid. Makers’ instructions, local code and licensed trades take precedence. Isolate and prove dead. '
+      + 'Detect live cables before drilling.',
+      margin,
+      height - margin - 3.4,
+      2.6,
+    ),
+    label(
+      'Not checked: the studs, slab or ceiling themselves, and earthquake restraint. Ask an engineer where these may '
+      + 'govern.',
+      margin,
+      height - margin,
+      2.6,
+    ),
+    label(`page ${page} of ${pages}`, width - margin, height - margin, 2.6, { 'text-anchor': 'end' }),
+  )
 }
 
 /** One page of a sheet as an SVG file of its own. */
@@ -23,7 +37,17 @@ export function pageAsSvg({ pages, paper: { width, height } }: Sheet, n: number)
 /** All pages of a sheet below one another in a single SVG file. */
 export function sheetAsSvg({ pages, paper: { width, height } }: Sheet): string {
   const tall = pages.length * height
-  return svgText(element('svg', {
-    xmlns: 'http://www.w3.org/2000/svg', width: `${width}mm`, height: `${tall}mm`, viewBox: `0 0 ${width} ${tall}`,
-  }, rect(0, 0, width, tall, { fill: '#ffffff' }), ...pages.map((page, n) => group({ transform: `translate(0 ${n * height})` }, page))))
+  return svgText(
+    element(
+      'svg',
+      {
+        xmlns: 'http://www.w3.org/2000/svg',
+        width: `${width}mm`,
+        height: `${tall}mm`,
+        viewBox: `0 0 ${width} ${tall}`,
+      },
+      rect(0, 0, width, tall, { fill: '#ffffff' }),
+      ...pages.map((page, n) => group({ transform: `translate(0 ${n * height})` }, page)),
+    ),
+  )
 }

@@ -12,8 +12,25 @@ const NOTHING: Causes = { marking: 0, drilling: 0, slack: 0, size: 0, faces: 0 }
 const still = { least: 0, most: 0 }
 const reach = (by: number) => ({ least: -by, most: by })
 /** A grid of screens that are all alike. */
-function grid(rows: number, columns: number, screen: Partial<StudiedScreen> = {}, { gap = { x: 2, y: 2 }, tolerance = 1 }: Partial<StudiedWall> = {}): StudiedWall {
-  return { screens: Array.from({ length: rows * columns }, (_, n) => ({ row: 1 + Math.floor(n / columns), column: 1 + n % columns, x: still, y: still, depth: still, size: 0, ...screen })), gap, tolerance }
+function grid(
+  rows: number,
+  columns: number,
+  screen: Partial<StudiedScreen> = {},
+  { gap = { x: 2, y: 2 }, tolerance = 1 }: Partial<StudiedWall> = {},
+): StudiedWall {
+  return {
+    screens: Array.from({ length: rows * columns }, (_, n) => ({
+      row: 1 + Math.floor(n / columns),
+      column: 1 + (n % columns),
+      x: still,
+      y: still,
+      depth: still,
+      size: 0,
+      ...screen,
+    })),
+    gap,
+    tolerance,
+  }
 }
 const TRIALS = 100_000
 
@@ -27,7 +44,9 @@ describe('the study of tolerances', () => {
   })
 
   it('gives for cases alone what two even sizes give: P(|δ₁ + δ₂|/2 ≤ t) = 1 − (1 − t/s)²', () => {
-    expect(study(grid(1, 2, { size: 1 }, { tolerance: 0.3 }), { ...NOTHING, size: 1 }, TRIALS, 3).running.p).toBeCloseTo(1 - 0.7 ** 2, 2)
+    expect(
+      study(grid(1, 2, { size: 1 }, { tolerance: 0.3 }), { ...NOTHING, size: 1 }, TRIALS, 3).running.p,
+    ).toBeCloseTo(1 - 0.7 ** 2, 2)
   })
 
   it('gives for two faces what the normal law gives: one surveyed 1 mm out, each read to 1 mm, within 1 mm', () => {
@@ -35,58 +54,90 @@ describe('the study of tolerances', () => {
     wall.screens[1]!.face = { out: 1, sigma: 1 }
     // Their difference is N(1, √2): Φ(0) − Φ(−2/√2) = 0.5 − 0.0786.
     expect(study(wall, { ...NOTHING, faces: 1 }, TRIALS, 5).running.p).toBeCloseTo(0.4214, 2)
-    expect(study(grid(1, 2, { depth: reach(4), face: { out: 0, sigma: 1 } }), { ...NOTHING, faces: 1 }, 5_000, 5).running.p).toBe(1)
+    expect(
+      study(grid(1, 2, { depth: reach(4), face: { out: 0, sigma: 1 } }), { ...NOTHING, faces: 1 }, 5_000, 5).running.p,
+    ).toBe(1)
   })
 
   it('has no case over another, and closes whatever the travel takes up', () => {
     // A gap of 0.2 may grow by 1 and shrink by 0.2: erf parts of N(0, √2).
-    expect(study(grid(1, 2, {}, { gap: { x: 0.2, y: 0.2 } }), { ...NOTHING, marking: 1 }, TRIALS, 4).running.p).toBeCloseTo(0.5205 / 2 + 0.1125 / 2, 2)
-    expect(study(grid(2, 2, { x: reach(10), y: reach(10), size: 0.4 }), { ...NOTHING, marking: 1, drilling: 1, slack: 1, size: 1 }, 2_000, 5).running.p).toBe(1)
+    expect(
+      study(grid(1, 2, {}, { gap: { x: 0.2, y: 0.2 } }), { ...NOTHING, marking: 1 }, TRIALS, 4).running.p,
+    ).toBeCloseTo(0.5205 / 2 + 0.1125 / 2, 2)
+    expect(
+      study(
+        grid(2, 2, { x: reach(10), y: reach(10), size: 0.4 }),
+        { ...NOTHING, marking: 1, drilling: 1, slack: 1, size: 1 },
+        2_000,
+        5,
+      ).running.p,
+    ).toBe(1)
     expect(study(grid(3, 3), NOTHING, 100, 6).running.p).toBe(1)
   })
 
   it('finds the least that the worst seam can be brought to, as going round every constraint of the wall does', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), fc.integer({ min: 1, max: 3 }), fc.integer({ min: 2, max: 4 }), (seed, rows, columns) => {
-      const luck = chance(seed)
-      const wall = grid(rows, columns)
-      for (const screen of wall.screens) Object.assign(screen, { x: { least: -luck.between(0, 2), most: luck.between(0, 2) }, y: { least: -luck.between(0, 2), most: luck.between(0, 2) }, depth: reach(luck.between(0, 1)), size: luck.between(0, 1), face: { out: luck.off(2), sigma: 1 } })
-      const causes: Causes = { marking: 1.5, drilling: 0.7, slack: 1, size: 1, faces: 1 }
-      const drawn = draw(wall.screens.length, luck)
-      const { worst } = trialOf(wall)(drawn, 'running', causes)
-      /**
-       * Whether all seams can be within t: edges u → v of weight w say p_v − p_u ≤ w, and no way round is negative
-       * (Bellman and Ford).
-       */
-      const canBe = (t: number) => (['x', 'y', 'depth'] as const).every((axis, k) => {
-        const count = wall.screens.length
-        const edges: [number, number, number][] = []
-        wall.screens.forEach((a, i) => {
-          const at = axis === 'depth' ? a.face!.out + a.face!.sigma * drawn.face[i]! : causes.marking * drawn.marking[k]![i]! + causes.drilling * drawn.drilling[k]![i]! + causes.slack * drawn.slack[k]![i]!
-          edges.push([count, i, at + a[axis].most], [i, count, -(at + a[axis].least)])
-          wall.screens.forEach((b, j) => {
-            const right = b.row === a.row && b.column === a.column + 1
-            const above = b.column === a.column && b.row === a.row - 1
-            if (!(axis === 'x' ? right : axis === 'y' ? above : right || above)) return
-            const longer = axis === 'depth' ? 0 : (a.size * drawn.size[k]![i]! + b.size * drawn.size[k]![j]!) / 2
-            edges.push([i, j, longer + t], [j, i, t - longer])
-          })
-        })
-        const far = Array.from({ length: count + 1 }, () => 0)
-        for (let sweep = 0; sweep <= count + 1; sweep++) {
-          let changed = false
-          for (const [u, v, w] of edges) {
-            if (far[u]! + w < far[v]! - 1e-12) {
-              far[v] = far[u]! + w
-              changed = true
-            }
-          }
-          if (!changed) return true
-        }
-        return false
-      })
-      expect(canBe(worst + 1e-9)).toBe(true)
-      if (worst > 1e-6) expect(canBe(worst - 1e-6)).toBe(false)
-    }), { numRuns: cases(200) })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 1e6 }),
+        fc.integer({ min: 1, max: 3 }),
+        fc.integer({ min: 2, max: 4 }),
+        (seed, rows, columns) => {
+          const luck = chance(seed)
+          const wall = grid(rows, columns)
+          for (const screen of wall.screens)
+            Object.assign(screen, {
+              x: { least: -luck.between(0, 2), most: luck.between(0, 2) },
+              y: { least: -luck.between(0, 2), most: luck.between(0, 2) },
+              depth: reach(luck.between(0, 1)),
+              size: luck.between(0, 1),
+              face: { out: luck.off(2), sigma: 1 },
+            })
+          const causes: Causes = { marking: 1.5, drilling: 0.7, slack: 1, size: 1, faces: 1 }
+          const drawn = draw(wall.screens.length, luck)
+          const { worst } = trialOf(wall)(drawn, 'running', causes)
+          /**
+           * Whether all seams can be within t: edges u → v of weight w say p_v − p_u ≤ w, and no way round is negative
+           * (Bellman and Ford).
+           */
+          const canBe = (t: number) =>
+            (['x', 'y', 'depth'] as const).every((axis, k) => {
+              const count = wall.screens.length
+              const edges: [number, number, number][] = []
+              wall.screens.forEach((a, i) => {
+                const at
+                  = axis === 'depth'
+                    ? a.face!.out + a.face!.sigma * drawn.face[i]!
+                    : causes.marking * drawn.marking[k]![i]!
+                      + causes.drilling * drawn.drilling[k]![i]!
+                      + causes.slack * drawn.slack[k]![i]!
+                edges.push([count, i, at + a[axis].most], [i, count, -(at + a[axis].least)])
+                wall.screens.forEach((b, j) => {
+                  const right = b.row === a.row && b.column === a.column + 1
+                  const above = b.column === a.column && b.row === a.row - 1
+                  if (!(axis === 'x' ? right : axis === 'y' ? above : right || above)) return
+                  const longer = axis === 'depth' ? 0 : (a.size * drawn.size[k]![i]! + b.size * drawn.size[k]![j]!) / 2
+                  edges.push([i, j, longer + t], [j, i, t - longer])
+                })
+              })
+              const far = Array.from({ length: count + 1 }, () => 0)
+              for (let sweep = 0; sweep <= count + 1; sweep++) {
+                let changed = false
+                for (const [u, v, w] of edges) {
+                  if (far[u]! + w < far[v]! - 1e-12) {
+                    far[v] = far[u]! + w
+                    changed = true
+                  }
+                }
+                if (!changed) return true
+              }
+              return false
+            })
+          expect(canBe(worst + 1e-9)).toBe(true)
+          if (worst > 1e-6) expect(canBe(worst - 1e-6)).toBe(false)
+        },
+      ),
+      { numRuns: cases(200) },
+    )
   })
 
   it('is the same for the same seed, never worse without a cause or with more travel, and ranks what costs most', () => {
@@ -102,7 +153,9 @@ describe('the study of tolerances', () => {
     // Every wall is counted once, and those within the tolerance are the share that closes.
     const { width, running } = found.spread
     expect(running.reduce((sum, n) => sum + n, 0)).toBe(4_000)
-    expect(running.slice(0, Math.floor(wall.tolerance / width)).reduce((sum, n) => sum + n, 0) / 4_000).toBeLessThanOrEqual(found.running.p + 1e-9)
+    expect(
+      running.slice(0, Math.floor(wall.tolerance / width)).reduce((sum, n) => sum + n, 0) / 4_000,
+    ).toBeLessThanOrEqual(found.running.p + 1e-9)
   })
 
   it('tells the travel that would close nineteen walls of twenty: with it they close, with less they do not', () => {
@@ -110,7 +163,12 @@ describe('the study of tolerances', () => {
     const wall = grid(2, 3, { size: 0.4, face: { out: 0, sigma: 1 } }, { tolerance: 0.3 })
     const { needs } = study(wall, causes, 8_000, 9)
     const closes = (share: number) => {
-      const screens = wall.screens.map(screen => ({ ...screen, x: reach(needs.x * share), y: reach(needs.y * share), depth: reach(needs.depth * share) }))
+      const screens = wall.screens.map(screen => ({
+        ...screen,
+        x: reach(needs.x * share),
+        y: reach(needs.y * share),
+        depth: reach(needs.depth * share),
+      }))
       return study({ ...wall, screens }, causes, 8_000, 9).running.p
     }
     // Each axis by itself is enough for 95 of 100: all three together for about 86.
@@ -146,7 +204,12 @@ describe('an array as the study sees it', () => {
     const { wall, causes, notKnown } = of(({ catalogue: { displays: [display] }, walls: [wall] }) => {
       display!.sizeTolerance = 0.4
       wall!.arrays[0]!.plates = [{ row: 1, column: 1, lateralShift: 15 }]
-      wall!.surface = [{ x: 500, y: 500, distance: 100 }, { x: 5500, y: 500, distance: 96 }, { x: 3000, y: 2500, distance: 100 }, { x: 3000, y: 1500, distance: 99 }].map((at, n) => ({ id: `s${n}`, ...at }))
+      wall!.surface = [
+        { x: 500, y: 500, distance: 100 },
+        { x: 5500, y: 500, distance: 96 },
+        { x: 3000, y: 2500, distance: 100 },
+        { x: 3000, y: 1500, distance: 99 },
+      ].map((at, n) => ({ id: `s${n}`, ...at }))
     })
     const first = wall.screens.find(({ row, column }) => row === 1 && column === 1)!
     expect(first.x).toEqual({ least: -30, most: 60 })
@@ -155,6 +218,16 @@ describe('an array as the study sees it', () => {
   })
 
   it('says what is not known', () => {
-    expect(of(({ catalogue: { displays: [display] } }) => { delete display!.sizeTolerance }).notKnown).toEqual(['size', 'faces'])
+    expect(
+      of(
+        ({
+          catalogue: {
+            displays: [display],
+          },
+        }) => {
+          delete display!.sizeTolerance
+        },
+      ).notKnown,
+    ).toEqual(['size', 'faces'])
   })
 })

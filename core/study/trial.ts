@@ -71,20 +71,43 @@ export interface Outcome {
  * graph is negative. Along a line the only such ways lead from one screen to another and back through the reach of
  * both, so that the least t is the largest over every two of what their reach leaves over, shared by the seams between.
  */
-export function trialOf({ screens, gap, tolerance }: StudiedWall): (drawn: Drawn, by: Marking, causes: Causes) => Outcome {
+export function trialOf({
+  screens,
+  gap,
+  tolerance,
+}: StudiedWall): (drawn: Drawn, by: Marking, causes: Causes) => Outcome {
   const lines = linesOf(screens)
   const figures = (of: (screen: StudiedScreen) => number) => Float64Array.from(screens, of)
-  const [sizes, face, sigma] = [figures(({ size }) => size), figures(({ face }) => face?.out ?? 0), figures(({ face }) => face?.sigma ?? 0)]
-  const reaches = (['x', 'y', 'depth'] as const).map(axis => ({ least: figures(screen => screen[axis].least), most: figures(screen => screen[axis].most) }))
+  const [sizes, face, sigma] = [
+    figures(({ size }) => size),
+    figures(({ face }) => face?.out ?? 0),
+    figures(({ face }) => face?.sigma ?? 0),
+  ]
+  const reaches = (['x', 'y', 'depth'] as const).map(axis => ({
+    least: figures(screen => screen[axis].least),
+    most: figures(screen => screen[axis].most),
+  }))
   const pairs = screens.every(({ face }) => face !== undefined) ? seamsBetween(lines, screens.length) : []
-  const [from, to, seams] = [Int32Array.from(pairs, ({ a }) => a), Int32Array.from(pairs, ({ b }) => b), Float64Array.from(pairs, ({ seams }) => seams)]
+  const [from, to, seams] = [
+    Int32Array.from(pairs, ({ a }) => a),
+    Int32Array.from(pairs, ({ b }) => b),
+    Float64Array.from(pairs, ({ seams }) => seams),
+  ]
   // Columns are gone along upwards, the way in which places grow.
-  const along = [{ axis: 0 as 0 | 1, lines: lines.rows, target: gap.x }, { axis: 1 as 0 | 1, lines: lines.columns.map(line => [...line].reverse()), target: gap.y }]
+  const along = [
+    { axis: 0 as 0 | 1, lines: lines.rows, target: gap.x },
+    { axis: 1 as 0 | 1, lines: lines.columns.map(line => [...line].reverse()), target: gap.y },
+  ]
   const [stands, grown] = [new Float64Array(screens.length), new Float64Array(screens.length)]
 
   /** Where the plates of a line stand, mm from their places, as they were marked, drilled and fixed. */
   function place(line: Line, axis: number, drawn: Drawn, by: Marking, causes: Causes) {
-    const [marking, drilling, slack, size] = [drawn.marking[axis]!, drawn.drilling[axis]!, drawn.slack[axis]!, drawn.size[axis]!]
+    const [marking, drilling, slack, size] = [
+      drawn.marking[axis]!,
+      drawn.drilling[axis]!,
+      drawn.slack[axis]!,
+      drawn.size[axis]!,
+    ]
     let walk = 0
     for (const n of line) {
       const mark = causes.marking * marking[n]!

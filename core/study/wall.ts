@@ -38,14 +38,18 @@ export function linesOf(screens: Pick<StudiedScreen, 'row' | 'column'>[]): { row
   const from = (down: number, across: number) => screens.flatMap(({ row, column }, n) => {
     if (at.has(`${row - down} ${column - across}`)) return []
     const line: Line = [n]
-    for (let k = 1; at.has(`${row + k * down} ${column + k * across}`); k++) line.push(at.get(`${row + k * down} ${column + k * across}`)!)
+    for (let k = 1; at.has(`${row + k * down} ${column + k * across}`); k++)
+      line.push(at.get(`${row + k * down} ${column + k * across}`)!)
     return line.length > 1 ? [line] : []
   })
   return { rows: from(0, 1), columns: from(1, 0) }
 }
 
 /** How many seams lie between two screens at the least, for every two that are joined by seams. */
-export function seamsBetween({ rows, columns }: { rows: Line[], columns: Line[] }, count: number): { a: number, b: number, seams: number }[] {
+export function seamsBetween(
+  { rows, columns }: { rows: Line[], columns: Line[] },
+  count: number,
+): { a: number, b: number, seams: number }[] {
   const beside: number[][] = Array.from({ length: count }, () => [])
   for (const line of [...rows, ...columns]) {
     for (let n = 1; n < line.length; n++) {
@@ -57,6 +61,6 @@ export function seamsBetween({ rows, columns }: { rows: Line[], columns: Line[] 
     const far = new Map([[a, 0]])
     // Screens are added to the map while it is gone through, the nearest first.
     for (const [at, seams] of far) for (const next of beside[at]!) if (!far.has(next)) far.set(next, seams + 1)
-    return [...far].flatMap(([b, seams]) => seams > 0 ? [{ a, b, seams }] : [])
+    return [...far].flatMap(([b, seams]) => (seams > 0 ? [{ a, b, seams }] : []))
   })
 }

@@ -15,8 +15,12 @@ export function carryingWall(wall: Wall, { furring }: Rules): CarryingWall {
     ...wall,
     battens: true,
     structure: {
-      kind: 'wood-stud', memberDepth: thickness,
-      ...width !== undefined && { memberWidth: width }, ...spacing !== undefined && { spacing }, ...specificGravity !== undefined && { specificGravity }, ...members && { members },
+      kind: 'wood-stud',
+      memberDepth: thickness,
+      ...(width !== undefined && { memberWidth: width }),
+      ...(spacing !== undefined && { spacing }),
+      ...(specificGravity !== undefined && { specificGravity }),
+      ...(members && { members }),
     },
     covering: wall.covering.slice(at + 1),
   }

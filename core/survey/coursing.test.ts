@@ -7,8 +7,10 @@ import { survey } from './index'
 
 const head = (x: number, y: number): Partial<Evidence> => ({ method: 'joint', direction: 'head', x, y })
 const bed = (y: number, x = 500): Partial<Evidence> => ({ method: 'joint', direction: 'bed', x, y })
-const codes = (readings: Partial<Evidence>[], block = {}) => survey(blockWall(readings, block)).findings.map(({ code }) => code)
-const near = (a: number, b: number, module: number) => Math.abs((a - b) / module - Math.round((a - b) / module)) * module
+const codes = (readings: Partial<Evidence>[], block = {}) =>
+  survey(blockWall(readings, block)).findings.map(({ code }) => code)
+const near = (a: number, b: number, module: number) =>
+  Math.abs((a - b) / module - Math.round((a - b) / module)) * module
 
 describe('coursing', () => {
   it('is fitted to one crossing of joints', () => {
@@ -20,15 +22,27 @@ describe('coursing', () => {
   })
 
   it('comes out the same wherever its joints are read, and surer from more of them', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 399, noNaN: true }), fc.double({ min: 0, max: 199, noNaN: true }), fc.array(fc.tuple(fc.nat(10), fc.nat(8)), { minLength: 2, maxLength: 8 }), (x, y, cells) => {
-      const readings = cells.flatMap(([column, course]) => [head(x + column * 400 + (course % 2) * 200, y + (course + 0.5) * 200), bed(y + course * 200)])
-      const fitted = fitCoursing(blockWall(readings))!
-      expect(near(fitted.origin.y, y, 200)).toBeLessThan(1e-6)
-      const [column, course] = cells[0]!
-      const joint = x + column * 400 + (course % 2) * 200
-      expect(near(fitted.origin.x + bondShift(fitted, courseAt(fitted, y + (course + 0.5) * 200)), joint, 400)).toBeLessThan(1e-6)
-      expect(fitted.sd.y).toBeCloseTo(2 / Math.sqrt(cells.length), 9)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 399, noNaN: true }),
+        fc.double({ min: 0, max: 199, noNaN: true }),
+        fc.array(fc.tuple(fc.nat(10), fc.nat(8)), { minLength: 2, maxLength: 8 }),
+        (x, y, cells) => {
+          const readings = cells.flatMap(([column, course]) => [
+            head(x + column * 400 + (course % 2) * 200, y + (course + 0.5) * 200),
+            bed(y + course * 200),
+          ])
+          const fitted = fitCoursing(blockWall(readings))!
+          expect(near(fitted.origin.y, y, 200)).toBeLessThan(1e-6)
+          const [column, course] = cells[0]!
+          const joint = x + column * 400 + (course % 2) * 200
+          expect(
+            near(fitted.origin.x + bondShift(fitted, courseAt(fitted, y + (course + 0.5) * 200)), joint, 400),
+          ).toBeLessThan(1e-6)
+          expect(fitted.sd.y).toBeCloseTo(2 / Math.sqrt(cells.length), 9)
+        },
+      ),
+    )
   })
 
   it('tells stack bond from running bond when heads of both kinds of course were read', () => {
@@ -39,9 +53,15 @@ describe('coursing', () => {
     const one = [head(100, 300), head(500, 700), bed(200)]
     expect(codes(one)).toEqual(['bond-not-told'])
     const fitted = fitCoursing(blockWall(one))!
-    const spacing = (y: number) => { const [a, b] = headJointsOf(fitted, courseAt(fitted, y), 2000); return Math.round(b! - a!) }
+    const spacing = (y: number) => {
+      const [a, b] = headJointsOf(fitted, courseAt(fitted, y), 2000)
+      return Math.round(b! - a!)
+    }
     expect([spacing(300), spacing(500)]).toEqual([400, 200])
-    expect(fitCoursing(blockWall([head(100, 300), head(500, 700), bed(200)]))).toMatchObject({ bond: 'running', bondTold: false })
+    expect(fitCoursing(blockWall([head(100, 300), head(500, 700), bed(200)]))).toMatchObject({
+      bond: 'running',
+      bondTold: false,
+    })
   })
 
   it('leaves out a joint that was set aside, and says when joints do not fit one coursing', () => {
@@ -54,7 +74,9 @@ describe('coursing', () => {
     expect(fitCoursing(blockWall([], { origin: { x: 120, y: 5 } }))).toMatchObject({ origin: { x: 120, y: 5 }, sd: {} })
     expect(codes([])).toEqual(['coursing-not-surveyed'])
     expect(codes([bed(200)])).toEqual(['coursing-not-surveyed'])
-    expect(survey(studWall([], { structure: { kind: 'block' } })).findings.map(({ code }) => code)).toEqual(['coursing-unknown'])
+    expect(survey(studWall([], { structure: { kind: 'block' } })).findings.map(({ code }) => code)).toEqual([
+      'coursing-unknown',
+    ])
     expect(fitCoursing(studWall([]))).toBeUndefined()
   })
 
@@ -75,13 +97,18 @@ describe('coursing', () => {
     expect(fitted.height).toBeLessThan(202)
     expect(jointSd(fitted, 'y', 4000)).toBeGreaterThan(2 * jointSd(fitted, 'y', 700))
     // What does not fit widens it.
-    const rough = fitCoursing(blockWall(beds.map(({ y, ...rest }, n) => ({ ...rest, y: y! + (n % 2 === 0 ? 6 : -6) }))))!
+    const rough = fitCoursing(
+      blockWall(beds.map(({ y, ...rest }, n) => ({ ...rest, y: y! + (n % 2 === 0 ? 6 : -6) }))),
+    )!
     expect(jointSd(rough, 'y', 700)).toBeGreaterThan(3 * jointSd(fitted, 'y', 700))
     expect(jointSd(fitCoursing(blockWall([]))!, 'y', 700)).toBe(0)
   })
 
   it('shows its working', () => {
     const fitted = fitCoursing(blockWall([head(100, 300), bed(200)]))!
-    expect(coursingFigure(fitted, 'x')).toMatchObject({ value: fitted.origin.x, working: [{ label: 'Position of a head joint' }] })
+    expect(coursingFigure(fitted, 'x')).toMatchObject({
+      value: fitted.origin.x,
+      working: [{ label: 'Position of a head joint' }],
+    })
   })
 })

@@ -57,14 +57,22 @@ function fitJoints(places: number[], start: number, nominal: number): Fitted {
   const spread = counts.reduce((sum, n) => sum + (n - middle) ** 2, 0)
   // The nominal module counts as a reading of its own.
   const prior = (JOINT_SIGMA / MODULE_SIGMA) ** 2
-  const module = (prior * nominal + counts.reduce((sum, n, i) => sum + (n - middle) * (sorted[i]! - centre), 0)) / (prior + spread)
+  const module
+    = (prior * nominal + counts.reduce((sum, n, i) => sum + (n - middle) * (sorted[i]! - centre), 0)) / (prior + spread)
   const residuals = sorted.map((x, i) => x - centre - (counts[i]! - middle) * module)
   const squares = residuals.reduce((sum, off) => sum + off * off, 0)
   const misfit = Math.sqrt(squares / places.length)
   const sigma = Math.max(JOINT_SIGMA, places.length > 2 ? Math.sqrt(squares / (places.length - 2)) : misfit)
   return {
-    start: centre - middle * module, module, misfit,
-    spread: { at: centre, sd: sigma / Math.sqrt(places.length), each: sigma / Math.sqrt((sigma / MODULE_SIGMA) ** 2 + spread), own: Math.sqrt(sigma ** 2 - JOINT_SIGMA ** 2) },
+    start: centre - middle * module,
+    module,
+    misfit,
+    spread: {
+      at: centre,
+      sd: sigma / Math.sqrt(places.length),
+      each: sigma / Math.sqrt((sigma / MODULE_SIGMA) ** 2 + spread),
+      own: Math.sqrt(sigma ** 2 - JOINT_SIGMA ** 2),
+    },
   }
 }
 
@@ -75,7 +83,9 @@ export function jointSd({ spread, length, height }: Coursing, axis: 'x' | 'y', p
 }
 
 const joints = ({ evidence = [] }: Wall, direction: Evidence['direction']) =>
-  evidence.filter(reading => reading.method === 'joint' && reading.setAside === undefined && reading.direction === direction)
+  evidence.filter(
+    reading => reading.method === 'joint' && reading.setAside === undefined && reading.direction === direction,
+  )
 
 /** Which course a height is in, counted from the origin's. */
 export function courseAt({ origin, height }: Pick<Coursing, 'origin' | 'height'>, y: number): number {
@@ -116,7 +126,12 @@ export function fitCoursing(wall: Wall): Coursing | undefined {
   const heads = joints(wall, 'head')
   const bed = beds.length > 0 ? fitJoints(beds, block.origin.y, nominal.y) : undefined
   const courses = { origin: { x: 0, y: bed?.start ?? block.origin.y }, height: bed?.module ?? nominal.y }
-  const fitHeads = (bond: Coursing['bond']) => fitJoints(heads.map(head => head.x - bondShift({ bond, length: nominal.x }, courseAt(courses, head.y))), block.origin.x, nominal.x)
+  const fitHeads = (bond: Coursing['bond']) =>
+    fitJoints(
+      heads.map(head => head.x - bondShift({ bond, length: nominal.x }, courseAt(courses, head.y))),
+      block.origin.x,
+      nominal.x,
+    )
   const kinds = new Set(heads.map(head => kindOf(courseAt(courses, head.y))))
   const told = kinds.size === 2
   const other = block.bond === 'running' ? 'stack' : 'running'
@@ -138,11 +153,18 @@ export function coursingFigure(coursing: Coursing, axis: 'x' | 'y'): Figure {
   const { origin, length, height, spread } = coursing
   const [module, what] = axis === 'x' ? [length, 'head joint'] : [height, 'bed joint']
   const known = spread[axis]
-  return figure([{
-    label: `Position of a ${what}`,
-    expression: known === undefined ? words`as entered; no joint read` : words`from the joints read, ${what}s ${module} apart: ± ${1.96 * known.sd} at ${known.at}, plus ± ${1.96 * known.each} for each ${what} away from there`,
-    value: origin[axis], unit: 'mm',
-  }])
+  return figure([
+    {
+      label: `Position of a ${what}`,
+      expression:
+        known === undefined
+          ? words`as entered; no joint read`
+          : words`from the joints read, ${what}s ${module} apart: ± ${1.96 * known.sd} at ${known.at}, plus ±
+            ${1.96 * known.each} for each ${what} away from there`,
+      value: origin[axis],
+      unit: 'mm',
+    },
+  ])
 }
 
 export function coursingFindings(wall: Wall, coursing: Coursing | undefined): Finding[] {
@@ -162,13 +184,18 @@ export function coursingFindings(wall: Wall, coursing: Coursing | undefined): Fi
     remedy: words`Correct the ${units} size.`,
   })
   if (coursing.sd.x === undefined || coursing.sd.y === undefined) findings.push({
-    ...about, severity: 'caution', code: 'coursing-not-surveyed',
-    message: words`No ${coursing.sd.y === undefined ? coursing.sd.x === undefined ? 'joint' : 'bed joint' : 'head joint'} of this wall has been read; the coursing is as entered.`,
+    ...about,
+    severity: 'caution',
+    code: 'coursing-not-surveyed',
+    message: words`No ${coursing.sd.y === undefined ? (coursing.sd.x === undefined ? 'joint' : 'bed joint') : 'head joint'} of this wall has been read; the coursing is as entered.`,
     remedy: words`Read at least one crossing of a bed joint and a head joint, preferably several.`,
   })
   if (coursing.headsIn !== undefined) findings.push({
-    ...about, severity: 'caution', code: 'bond-not-told',
-    message: words`All head joints read are in alternate courses: running bond and stack bond cannot be told apart, and holes in the courses between keep clear of the joints of both.`,
+    ...about,
+    severity: 'caution',
+    code: 'bond-not-told',
+    message: words`All head joints read are in alternate courses: running bond and stack bond cannot be told apart,
+      and holes in the courses between keep clear of the joints of both.`,
     remedy: words`Read a head joint one course above or below.`,
   })
   if (coursing.bondTold && coursing.bond !== unitsOf(wall.structure)!.bond) findings.push({
@@ -177,7 +204,10 @@ export function coursingFindings(wall: Wall, coursing: Coursing | undefined): Fi
       unitsOf(wall.structure)!.bond} bond was entered.`,
   })
   if (coursing.misfit !== undefined && coursing.misfit > MISFIT) findings.push({
-    ...about, severity: 'caution', code: 'joints-disagree', message: words`The joints read deviate ${coursing.misfit} overall from one regular coursing.`,
+    ...about,
+    severity: 'caution',
+    code: 'joints-disagree',
+    message: words`The joints read deviate ${coursing.misfit} overall from one regular coursing.`,
     remedy: words`Check ${units} size and joint, and exclude the reading that does not fit.`,
   })
   return findings

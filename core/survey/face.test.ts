@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { reliefOf, standsOut, takeUp } from './relief'
 
-const grid = (distance: (x: number, y: number) => number) => [0, 1000, 2000, 3000].flatMap(x => [300, 1300, 2300].map(y => ({ x, y, distance: distance(x, y) })))
+const grid = (distance: (x: number, y: number) => number) =>
+  [0, 1000, 2000, 3000].flatMap(x => [300, 1300, 2300].map(y => ({ x, y, distance: distance(x, y) })))
 
 describe('the relief of a face', () => {
   it('finds the plane that a flat wall lies in, however it leans and turns', () => {

@@ -20,20 +20,28 @@ function placeFindings(wall: Wall, members: Member[]): Finding[] {
     const next = members[index + 1]
     const overlap = next ? right - (next.centre - next.width / 2) : 0
     return [
-      ...left < -2 * member.sd || right > wall.width + 2 * member.sd
-        ? [{
-            ...about(member), severity: 'caution' as const, code: 'member-off-wall' as const,
-            message: words`${name(index)} at ${member.centre} extends past the wall’s ${left < 0 ? 'left' : 'right'} edge.`,
-          }]
-        : [],
-      ...overlap > 0.01
-        ? [{
-            ...about(member),
-            severity: member.sd === 0 ? 'stop' as const : 'caution' as const, code: 'members-overlap' as const,
-            message: words`Studs ${String(index + 1)} and ${String(index + 2)} overlap by ${overlap}.`,
-            remedy: words`Enter a double stud as one stud of double width.`,
-          }]
-        : [],
+      ...(left < -2 * member.sd || right > wall.width + 2 * member.sd
+        ? [
+            {
+              ...about(member),
+              severity: 'caution' as const,
+              code: 'member-off-wall' as const,
+              message: words`${name(index)} at ${member.centre} extends past the wall’s
+                ${left < 0 ? 'left' : 'right'} edge.`,
+            },
+          ]
+        : []),
+      ...(overlap > 0.01
+        ? [
+            {
+              ...about(member),
+              severity: member.sd === 0 ? ('stop' as const) : ('caution' as const),
+              code: 'members-overlap' as const,
+              message: words`Studs ${String(index + 1)} and ${String(index + 2)} overlap by ${overlap}.`,
+              remedy: words`Enter a double stud as one stud of double width.`,
+            },
+          ]
+        : []),
     ]
   })
 }
@@ -69,7 +77,9 @@ function leanFindings(members: Member[]): Finding[] {
         ...about(member),
         severity: 'caution',
         code: 'member-leans' as const,
-        message: words`${name(index)} leans ${quantity(1000 * Math.abs(slope), 'mm/m')} to the ${slope < 0 ? 'left' : 'right'} going up (± ${quantity(1960 * sd, 'mm/m')}): readings at different heights are off by that.`,
+        message: words`${name(index)} leans ${quantity(1000 * Math.abs(slope), 'mm/m')} to the
+          ${slope < 0 ? 'left' : 'right'} going up (± ${quantity(1960 * sd, 'mm/m')}): readings at different heights
+          are off by that.`,
         remedy: words`Holes are planned along the lean. Probe at the height of the holes to confirm it.`,
       },
     ]
@@ -94,9 +104,11 @@ function againstFindings(wall: Wall, members: Member[]): Finding[] {
           code: ends ? 'member-ends' : 'reading-conflicts',
           message: ends
             ? endsText(name(index), member, sign, met(member))
-            : words`${METHOD_NAMES[sign.reading.method].replace(/^a/, 'A')} at ${sign.x}, ${sign.reading.y} above floor, found nothing where stud ${String(index + 1)} should be.`,
+            : words`${METHOD_NAMES[sign.reading.method].replace(/^a/, 'A')} at ${sign.x}, ${sign.reading.y} above
+              floor, found nothing where stud ${String(index + 1)} should be.`,
           remedy: ends
-            ? words`No hole near that height is planned into it. Probe to both sides of ${sign.x}, ${sign.reading.y} above floor: a leaning stud is met there, one that ends is not.`
+            ? words`No hole near that height is planned into it. Probe to both sides of ${sign.x},
+              ${sign.reading.y} above floor: a leaning stud is met there, one that ends is not.`
             : words`Probe again, or exclude the reading with a reason.`,
         }
       }))
@@ -114,11 +126,18 @@ function blockingFindings(wall: Wall): Finding[] {
   })
 }
 
-const unexplainedFindings = (signs: Sign[]): Finding[] => signs.filter(({ kind }) => kind !== 'knock' && kind !== 'box').map(({ reading, x }) => ({
-  stage: 'survey', subject: { kind: 'reading', id: reading.id }, severity: 'caution', code: 'reading-unexplained',
-  message: words`${METHOD_NAMES[reading.method].replace(/^a/, 'A')} at ${x} fits no stud: it may be a pipe, a screw in blocking, or a stud that no other reading shows.`,
-  remedy: words`Take a second reading there, or exclude this one with a reason.`,
-}))
+const unexplainedFindings = (signs: Sign[]): Finding[] =>
+  signs
+    .filter(({ kind }) => kind !== 'knock' && kind !== 'box')
+    .map(({ reading, x }) => ({
+      stage: 'survey',
+      subject: { kind: 'reading', id: reading.id },
+      severity: 'caution',
+      code: 'reading-unexplained',
+      message: words`${METHOD_NAMES[reading.method].replace(/^a/, 'A')} at ${x} fits no stud: it may be a pipe, a
+        screw in blocking, or a stud that no other reading shows.`,
+      remedy: words`Take a second reading there, or exclude this one with a reason.`,
+    }))
 
 /**
  * Readings of one kind stand off those of others by more than this along the wall, mm, and by so many σ, before it is
@@ -131,11 +150,18 @@ function detectorFindings(wall: Wall, shared: SharedError[]): Finding[] {
   return shared.flatMap(({ source, shift, raw }): Finding[] => {
     if (!source.startsWith('detector') || !raw || raw.members < KINDS_APART.members) return []
     if (Math.abs(raw.off) < KINDS_APART.mm || Math.abs(raw.off) < KINDS_APART.sigmas * raw.sd) return []
-    return [{
-      severity: 'caution', code: 'kinds-disagree' as const, stage: 'survey', subject: { kind: 'wall', id: wall.id },
-      message: words`The detector reads ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of the nails, magnets and sightings, at ${String(raw.members)} studs along the wall. Its readings are treated as ${Math.abs(shift)} too far to the ${shift < 0 ? 'left' : 'right'}.`,
-      remedy: words`Test the detector on a stud with visible edges; if it is wrong, exclude its readings.`,
-    }]
+    return [
+      {
+        severity: 'caution',
+        code: 'kinds-disagree' as const,
+        stage: 'survey',
+        subject: { kind: 'wall', id: wall.id },
+        message: words`The detector reads ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of the nails,
+          magnets and sightings, at ${String(raw.members)} studs along the wall. Its readings are treated as
+          ${Math.abs(shift)} too far to the ${shift < 0 ? 'left' : 'right'}.`,
+        remedy: words`Test the detector on a stud with visible edges; if it is wrong, exclude its readings.`,
+      },
+    ]
   })
 }
 
@@ -165,11 +191,17 @@ function spreadFindings(wall: Wall, shared: SharedError[]): Finding[] {
 /** Findings where edges measured apart disagree with the width that was said. */
 function widthFindings(wall: Wall, { said, believed, sure, differs }: CommonWidth): Finding[] {
   if (!differs) return []
-  return [{
-    severity: 'caution', code: 'member-width-differs' as const, stage: 'survey', subject: { kind: 'wall', id: wall.id },
-    message: words`The edges read show studs ${believed} wide; ${said} was entered. Studs are taken as ${believed} wide, and holes keep to ${sure} of that.`,
-    remedy: words`Find both edges of one stud with a nail, and correct the stud width.`,
-  }]
+  return [
+    {
+      severity: 'caution',
+      code: 'member-width-differs' as const,
+      stage: 'survey',
+      subject: { kind: 'wall', id: wall.id },
+      message: words`The edges read show studs ${believed} wide; ${said} was entered. Studs are taken as
+        ${believed} wide, and holes keep to ${sure} of that.`,
+      remedy: words`Find both edges of one stud with a nail, and correct the stud width.`,
+    },
+  ]
 }
 
 /** Linings up to this year may hold asbestos, and paint on them lead. */
@@ -178,21 +210,31 @@ const OLD_LINING = 1990
 /** What has to be known of a wall before it is opened. */
 export function liningFindings({ id, linedIn, fireRating }: Wall): Finding[] {
   return [
-    ...linedIn !== undefined && linedIn < OLD_LINING
-      ? [{
-          severity: 'caution' as const, code: 'lining-old' as const, stage: 'survey' as const,
-          subject: { kind: 'wall' as const, id },
-          message: words`The lining dates from ${String(linedIn)}: it may contain asbestos, and its paint may contain lead.`,
-          remedy: words`Have it tested before cutting or drilling.`,
-        }]
-      : [],
-    ...fireRating
-      ? [{
-          severity: 'caution' as const, code: 'wall-fire-rated' as const, stage: 'survey' as const, subject: { kind: 'wall' as const, id },
-          message: words`The wall has a fire rating of ${String(fireRating)} minutes.`,
-          remedy: words`Open it only with its approved seal; local code takes precedence.`,
-        }]
-      : [],
+    ...(linedIn !== undefined && linedIn < OLD_LINING
+      ? [
+          {
+            severity: 'caution' as const,
+            code: 'lining-old' as const,
+            stage: 'survey' as const,
+            subject: { kind: 'wall' as const, id },
+            message: words`The lining dates from ${String(linedIn)}: it may contain asbestos, and its paint may
+              contain lead.`,
+            remedy: words`Have it tested before cutting or drilling.`,
+          },
+        ]
+      : []),
+    ...(fireRating
+      ? [
+          {
+            severity: 'caution' as const,
+            code: 'wall-fire-rated' as const,
+            stage: 'survey' as const,
+            subject: { kind: 'wall' as const, id },
+            message: words`The wall has a fire rating of ${String(fireRating)} minutes.`,
+            remedy: words`Open it only with its approved seal; local code takes precedence.`,
+          },
+        ]
+      : []),
   ]
 }
 
@@ -212,7 +254,12 @@ function framingUnknown(wall: Wall): Finding {
 }
 
 /** What is wrong or doubtful about the framing. */
-export function framingFindings(wall: Wall, members: Member[], { unexplained, shared, width }: Pick<FramingMap, 'unexplained' | 'shared' | 'width'>, framed: boolean): Finding[] {
+export function framingFindings(
+  wall: Wall,
+  members: Member[],
+  { unexplained, shared, width }: Pick<FramingMap, 'unexplained' | 'shared' | 'width'>,
+  framed: boolean,
+): Finding[] {
   const unknown = framed && members.length === 0 ? [framingUnknown(wall)] : []
   return [
     ...unknown,

@@ -12,11 +12,15 @@ import {
 
 const stud = (centre: number, width = 38): HiddenMember => ({ centre, width })
 const pair = (centre: number, width = 38): Partial<Evidence>[] => [
-  { method: 'detector-edge', edge: 'left', x: centre - width / 2 }, { method: 'detector-edge', edge: 'right', x: centre + width / 2 },
+  { method: 'detector-edge', edge: 'left', x: centre - width / 2 },
+  { method: 'detector-edge', edge: 'right', x: centre + width / 2 },
 ]
 const row = (from: number, count: number, spacing = 400) => Array.from({ length: count }, (_, n) => from + n * spacing)
 const found = (readings: Partial<Evidence>[], change = {}) => mapFraming(studWall(readings, change)).members
-const centres = (readings: Partial<Evidence>[]) => found(readings).filter(({ source }) => source === 'observed').map(({ centre }) => Math.round(centre))
+const centres = (readings: Partial<Evidence>[]) =>
+  found(readings)
+    .filter(({ source }) => source === 'observed')
+    .map(({ centre }) => Math.round(centre))
 
 describe('one member', () => {
   it('is half way between the edges that a detector told, to 3/√2 mm and the 2 mm that its readings share', () => {
@@ -87,16 +91,25 @@ describe('a wall of members', () => {
 
   it('begins a new run after an odd bay, and where the spacing changes', () => {
     const odd = [...row(300, 4), ...row(1780, 4)]
-    expect(mapFraming(studWall(odd.flatMap(x => pair(x)))).runs.map(({ spacing, last }) => [spacing, last])).toEqual([[400, 3], [400, 3]])
+    expect(mapFraming(studWall(odd.flatMap(x => pair(x)))).runs.map(({ spacing, last }) => [spacing, last])).toEqual([
+      [400, 3],
+      [400, 3],
+    ])
     const changed = [...row(300, 5), ...row(2500, 4, 600)]
     expect(mapFraming(studWall(changed.flatMap(x => pair(x)))).runs.map(({ spacing }) => spacing)).toEqual([400, 600])
   })
 
   it('is not bent by a screw in blocking or an edge that is none', () => {
     const readings = row(300, 8).flatMap(x => pair(x))
-    const wall = studWall([...readings, { method: 'magnet', x: 910 }, { method: 'detector-edge', edge: 'left', x: 2010 }])
+    const wall = studWall([
+      ...readings,
+      { method: 'magnet', x: 910 },
+      { method: 'detector-edge', edge: 'left', x: 2010 },
+    ])
     const { members, unexplained } = mapFraming(wall)
-    expect(members.filter(({ source }) => source === 'observed').map(({ centre }) => Math.round(centre))).toEqual(row(300, 8))
+    expect(members.filter(({ source }) => source === 'observed').map(({ centre }) => Math.round(centre))).toEqual(
+      row(300, 8),
+    )
     expect(unexplained.map(({ reading }) => reading.id)).toEqual(['e17', 'e18'])
   })
 
@@ -127,7 +140,12 @@ describe('the far side', () => {
 })
 
 describe('a doubled member', () => {
-  const beside = (aside: number) => [...row(300, 8).filter(x => x !== 1500).flatMap(x => pair(x)), ...pair(1500 + aside, 76)]
+  const beside = (aside: number) => [
+    ...row(300, 8)
+      .filter(x => x !== 1500)
+      .flatMap(x => pair(x)),
+    ...pair(1500 + aside, 76),
+  ]
   it.each([-19, 0, 19])('is told by its two edges wherever it stands to its run: %d beside', (aside) => {
     const member = found(beside(aside)).find(({ centre }) => Math.abs(centre - 1500 - aside) < 6)!
     expect(member).toMatchObject({ kind: 'double', plies: 2, width: 76 })
@@ -136,13 +154,16 @@ describe('a doubled member', () => {
   })
 
   it('is not made of a king and a jack that stand apart', () => {
-    expect(centres([...row(300, 4).flatMap(x => pair(x)), ...pair(1900), ...pair(1955)])).toEqual([300, 700, 1100, 1500, 1900, 1955])
+    expect(centres([...row(300, 4).flatMap(x => pair(x)), ...pair(1900), ...pair(1955)])).toEqual([
+      300, 700, 1100, 1500, 1900, 1955,
+    ])
   })
 })
 
 describe('what readings of one source share', () => {
   const studs = row(300, 9)
-  const nails = (x: number): Partial<Evidence>[] => [-20, -18, 18, 20].map(off => ({ method: 'probe', hit: Math.abs(off) < 19, x: x + off }))
+  const nails = (x: number): Partial<Evidence>[] =>
+    [-20, -18, 18, 20].map(off => ({ method: 'probe', hit: Math.abs(off) < 19, x: x + off }))
   const shifted = (by: number, wide = 0) => studs.flatMap(x => pair(x + by, 38 + wide))
   it('is learned from other kinds, taken off, and told', () => {
     const { members, findings, shared } = survey(studWall([...shifted(5), ...studs.slice(0, 5).flatMap(nails)]))
@@ -154,7 +175,9 @@ describe('what readings of one source share', () => {
       expect(Math.abs(member.centre - x)).toBeLessThan(1.96 * member.sd)
       expect(Math.abs(member.centre - x)).toBeLessThan(1.5)
     }
-    expect(survey(studWall([...shifted(0), ...studs.slice(0, 5).flatMap(nails)])).findings.map(({ code }) => code)).not.toContain('kinds-disagree')
+    expect(
+      survey(studWall([...shifted(0), ...studs.slice(0, 5).flatMap(nails)])).findings.map(({ code }) => code),
+    ).not.toContain('kinds-disagree')
   })
 
   it('keeps one detector alone from being surer than it is: four sweeps are not four witnesses', () => {
@@ -165,9 +188,16 @@ describe('what readings of one source share', () => {
   })
 
   it('shows a reference that is out by half a stud, where members were read from both sides', () => {
-    const wall = (out: number) => studWall([
-      ...studs.flatMap(x => pair(6000 - x)).map(reading => ({ ...reading, side: 'back' as const, reference: 'jamb' })), ...studs.slice(2, 5).flatMap(nails),
-    ], { references: [{ id: 'jamb', front: 3000 + out, back: 3000 }] })
+    const wall = (out: number) =>
+      studWall(
+        [
+          ...studs
+            .flatMap(x => pair(6000 - x))
+            .map(reading => ({ ...reading, side: 'back' as const, reference: 'jamb' })),
+          ...studs.slice(2, 5).flatMap(nails),
+        ],
+        { references: [{ id: 'jamb', front: 3000 + out, back: 3000 }] },
+      )
     const codes = (out: number) => survey(wall(out)).findings.map(({ code }) => code)
     expect(codes(20)).toContain('sides-disagree')
     expect(codes(0)).not.toContain('sides-disagree')
@@ -176,7 +206,10 @@ describe('what readings of one source share', () => {
       const member = survey(wall(20)).members.find(({ centre }) => Math.abs(centre - x) < 25)!
       expect(Math.abs(member.centre - x)).toBeLessThan(1.96 * member.sd)
     }
-    expect([survey(wall(0)).uncheckedReferences, survey({ ...wall(0), evidence: wall(0).evidence!.filter(({ side }) => side === 'back') }).uncheckedReferences]).toEqual([[], ['jamb']])
+    expect([
+      survey(wall(0)).uncheckedReferences,
+      survey({ ...wall(0), evidence: wall(0).evidence!.filter(({ side }) => side === 'back') }).uncheckedReferences,
+    ]).toEqual([[], ['jamb']])
   })
 
   it('tells a width that is not the one that was said, and counts on the lesser', () => {
@@ -201,20 +234,36 @@ function tally(world: WorldName, group: ReadingGroup, walls: number) {
     const observed = survey(wall).members.filter(({ source }) => source === 'observed')
     for (const truth of read) {
       truths++
-      const off = observed.map(({ centre, sd }) => ({ off: Math.abs(centre - truth.centre), sd })).sort((a, b) => a.off - b.off)[0]
+      const off = observed
+        .map(({ centre, sd }) => ({ off: Math.abs(centre - truth.centre), sd }))
+        .sort((a, b) => a.off - b.off)[0]
       if (!off || off.off > 30) continue
       seen++
       if (off.off <= 1.96 * off.sd) inside++
     }
-    invented += observed.filter(({ centre }) => !hidden.members.some(truth => Math.abs(truth.centre - centre) <= 30)).length
+    invented += observed.filter(
+      ({ centre }) => !hidden.members.some(truth => Math.abs(truth.centre - centre) <= 30),
+    ).length
     for (const { index, centre, usable } of zonesOf(observed, EDGE)) {
       if (usable < 0 || !observed[index]!.proved) continue
       passed++
-      const spare = Math.max(...hidden.members.flatMap(({ centre: at, width, plies = 1 }) => Array.from({ length: plies }, (_, n) => width / plies / 2 - Math.abs(centre - at - (n + 0.5 - plies / 2) * width / plies))))
+      const spare = Math.max(
+        ...hidden.members.flatMap(({ centre: at, width, plies = 1 }) =>
+          Array.from(
+            { length: plies },
+            (_, n) => width / plies / 2 - Math.abs(centre - at - ((n + 0.5 - plies / 2) * width) / plies),
+          ),
+        ),
+      )
       if (spare < EDGE) wrong++
     }
   }
-  return { found: seen / truths, inside: inside / seen, invented: invented / walls, wrongly: passed > 0 ? wrong / passed : 0 }
+  return {
+    found: seen / truths,
+    inside: inside / seen,
+    invented: invented / walls,
+    wrongly: passed > 0 ? wrong / passed : 0,
+  }
 }
 
 describe('simulated walls', () => {
@@ -229,12 +278,15 @@ describe('simulated walls', () => {
     expect(wrongly).toBeLessThan(0.03)
   })
 
-  it.each(Object.keys(WORLDS) as WorldName[])('%s: at least as honest as is asked for where two kinds are at hand', (world) => {
-    const { found, inside, wrongly } = tally(world, 'two kinds', 30)
-    expect(found).toBeGreaterThan(0.98)
-    expect(inside).toBeGreaterThan(0.9)
-    expect(wrongly).toBeLessThan(0.06)
-  })
+  it.each(Object.keys(WORLDS) as WorldName[])(
+    '%s: at least as honest as is asked for where two kinds are at hand',
+    (world) => {
+      const { found, inside, wrongly } = tally(world, 'two kinds', 30)
+      expect(found).toBeGreaterThan(0.98)
+      expect(inside).toBeGreaterThan(0.9)
+      expect(wrongly).toBeLessThan(0.06)
+    },
+  )
 
   it('of 45 where 38 was said: doubles of which both edges were read are told, and not taken for two single ones', () => {
     let [doubles, told] = [0, 0]
@@ -242,7 +294,8 @@ describe('simulated walls', () => {
       const { wall, read } = readWall(hiddenWall(seed, 'members of 45 where 38 was said'), 'two kinds', 1 + 7919 * seed)
       const { members } = survey(wall)
       for (const { centre, width } of read.filter(({ plies = 1 }) => plies > 1)) {
-        const edgeRead = (edge: string, x: number) => wall.evidence!.some(reading => reading.edge === edge && Math.abs(reading.x - x) < 14)
+        const edgeRead = (edge: string, x: number) =>
+          wall.evidence!.some(reading => reading.edge === edge && Math.abs(reading.x - x) < 14)
         if (!edgeRead('left', centre - width / 2) || !edgeRead('right', centre + width / 2)) continue
         doubles++
         if (members.some(member => member.kind === 'double' && Math.abs(member.centre - centre) < 15)) told++
@@ -280,7 +333,11 @@ describe('simulated walls', () => {
 
 describe('the survey', () => {
   it('takes members that are listed as known, whatever the readings say', () => {
-    const { members } = survey(studWall(pair(1200), { structure: { kind: 'wood-stud', memberWidth: 38, members: [{ centre: 800, width: 80 }] } }))
+    const { members } = survey(
+      studWall(pair(1200), {
+        structure: { kind: 'wood-stud', memberWidth: 38, members: [{ centre: 800, width: 80 }] },
+      }),
+    )
     expect(members).toMatchObject([{ centre: 800, width: 80, sd: 0, kind: 'double', source: 'observed', proved: true }])
   })
 
@@ -289,7 +346,13 @@ describe('the survey', () => {
     expect(codes([])).toEqual(['framing-unknown'])
     expect(codes(row(300, 6).filter(x => x !== 1100).flatMap(x => pair(x)))).toContain('member-inferred')
     expect(codes([...row(300, 6).flatMap(x => pair(x)), { method: 'magnet', x: 910 }])).toContain('reading-unexplained')
-    const contradicted = survey(studWall([...pair(1200), { method: 'probe', x: 1200, y: 1500, hit: true }, { method: 'probe', x: 1201, y: 400, hit: false }])).findings.find(({ code }) => code === 'member-ends')
+    const contradicted = survey(
+      studWall([
+        ...pair(1200),
+        { method: 'probe', x: 1200, y: 1500, hit: true },
+        { method: 'probe', x: 1201, y: 400, hit: false },
+      ]),
+    ).findings.find(({ code }) => code === 'member-ends')
     expect(contradicted?.subject).toEqual({ kind: 'reading', id: 'e4' })
   })
 
@@ -300,6 +363,9 @@ describe('the survey', () => {
   })
 
   it('says nothing of members on a wall that carries all over', () => {
-    expect(survey(studWall(pair(1200), { structure: { kind: 'concrete' } }))).toMatchObject({ members: [], findings: [] })
+    expect(survey(studWall(pair(1200), { structure: { kind: 'concrete' } }))).toMatchObject({
+      members: [],
+      findings: [],
+    })
   })
 })

@@ -68,7 +68,9 @@ const LONE = 0.9
 const BRIDGED = 2
 /** The common member's face width: as the surveyor gave it, or what is usual, mm. */
 export function nominalWidth({ structure }: Pick<Wall, 'structure'>): number {
-  return structure.memberWidth ?? (structure.kind === 'steel-stud' ? USUAL_WIDTH['steel-stud'] : USUAL_WIDTH['wood-stud'])
+  return (
+    structure.memberWidth ?? (structure.kind === 'steel-stud' ? USUAL_WIDTH['steel-stud'] : USUAL_WIDTH['wood-stud'])
+  )
 }
 
 /** The readings of a wall that bear on its framing, each with how far its detector's spread on this wall. */
@@ -83,9 +85,17 @@ export function pliesIn(width: number, nominal: number): number {
  * The pieces of a member, from the left: of a single one itself, of a doubled one its plies, each as wide as the
  * others; of each the width that may be counted on.
  */
-export function piecesOf({ centre, width, plies, sureWidth = width }: Pick<Member, 'centre' | 'width' | 'plies' | 'sureWidth'>): { centre: number, width: number }[] {
+export function piecesOf({
+  centre,
+  width,
+  plies,
+  sureWidth = width,
+}: Pick<Member, 'centre' | 'width' | 'plies' | 'sureWidth'>): { centre: number, width: number }[] {
   if (plies < 2) return [{ centre, width: sureWidth }]
-  return Array.from({ length: plies }, (_, n) => ({ centre: centre + (n + 0.5 - plies / 2) * width / plies, width: sureWidth / plies }))
+  return Array.from({ length: plies }, (_, n) => ({
+    centre: centre + ((n + 0.5 - plies / 2) * width) / plies,
+    width: sureWidth / plies,
+  }))
 }
 
 /** Steps of a place once it is known which signs go together, mm. */
@@ -108,7 +118,13 @@ function withWeakSigns(groups: Group[], signs: Sign[]): Sign[][] {
   return all
 }
 
-const bothEdges = (signs: Sign[]) => new Set(signs.filter(({ kind }) => kind === 'detector').map(({ reading }) => reading.edge).filter(edge => edge !== undefined)).size === 2
+const bothEdges = (signs: Sign[]) =>
+  new Set(
+    signs
+      .filter(({ kind }) => kind === 'detector')
+      .map(({ reading }) => reading.edge)
+      .filter(edge => edge !== undefined),
+  ).size === 2
 
 /**
  * How many nails would be wrong about a member of this place and width: hits beside it, and misses in it at their own
@@ -117,9 +133,14 @@ const bothEdges = (signs: Sign[]) => new Set(signs.filter(({ kind }) => kind ===
 function contradicted(signs: Sign[], against: Sign[], { centre, doubled }: Belief, width: number): boolean {
   const half = (doubled > 0.5 ? 2 * width : width) / 2
   const nailed = signs.some(({ kind }) => kind === 'hole')
-  return signs.some(({ kind, x }) => kind === 'hole' && Math.abs(x - centre) > half + 1.5)
+  return (
+    signs.some(({ kind, x }) => kind === 'hole' && Math.abs(x - centre) > half + 1.5)
     // What was drilled to its depth is doubted for a nail that met something, and not for what an instrument told.
-    || against.some(({ kind, x, atAnotherHeight, reading: { method } }) => kind === 'hole' && !atAnotherHeight && Math.abs(x - centre) < half - 1.5 && (method !== 'pilot' || nailed))
+    || against.some(
+      ({ kind, x, atAnotherHeight, reading: { method } }) =>
+        kind === 'hole' && !atAnotherHeight && Math.abs(x - centre) < half - 1.5 && (method !== 'pilot' || nailed),
+    )
+  )
 }
 
 /**
@@ -168,25 +189,50 @@ function emptyPlaces(run: Run, groups: Group[], wall: Wall, width: number): numb
 const OPENING = /door|window|opening/
 
 /** Members that nobody has a sign of, expected from the run they would stand in. */
-function inferred(runs: Run[], sightings: Sighting[], groups: Group[], against: Sign[], wall: Wall, width: number): Found[] {
+function inferred(
+  runs: Run[],
+  sightings: Sighting[],
+  groups: Group[],
+  against: Sign[],
+  wall: Wall,
+  width: number,
+): Found[] {
   const openings = (wall.features ?? []).filter(({ kind, height }) => OPENING.test(kind) && height > wall.height / 2)
-  return runs.flatMap((run, index) => emptyPlaces(run, groups, wall, width).flatMap((place) => {
-    const at = expectedAt(run, sightings, place)
-    const blocked = openings.some(({ x, width }) => at.centre > x && at.centre < x + width)
-      || groups.some(({ outline, width: taken }) => Math.abs(outline.centre - at.centre) < (width + taken) / 2 + 30)
-    if (blocked) return []
-    const ratios = against.filter(({ x }) => Math.abs(x - at.centre) < NEARBY).map(sign => likelihoodRatio(sign, width))
-    let [some, all] = [0, 0]
-    for (let off = -3; off <= 3; off += 0.25) {
-      const weight = normalPdf(off, 1)
-      all += weight
-      some += weight * ratios.reduce((product, ratio) => product * ratio(at.centre + off * at.sd), 1)
-    }
-    const prior = place < 0 || place > run.last ? RUN_FILLED - 0.2 : RUN_FILLED
-    const confidence = prior * some / (prior * some + (1 - prior) * all)
-    if (confidence < LIKELY) return []
-    return [{ centre: at.centre, width, sd: at.sd, kind: 'single' as const, plies: 1, source: 'inferred' as const, confidence, evidence: [], run: index, expected: at }]
-  }))
+  return runs.flatMap((run, index) =>
+    emptyPlaces(run, groups, wall, width).flatMap((place) => {
+      const at = expectedAt(run, sightings, place)
+      const blocked
+        = openings.some(({ x, width }) => at.centre > x && at.centre < x + width)
+          || groups.some(({ outline, width: taken }) => Math.abs(outline.centre - at.centre) < (width + taken) / 2 + 30)
+      if (blocked) return []
+      const ratios = against
+        .filter(({ x }) => Math.abs(x - at.centre) < NEARBY)
+        .map(sign => likelihoodRatio(sign, width))
+      let [some, all] = [0, 0]
+      for (let off = -3; off <= 3; off += 0.25) {
+        const weight = normalPdf(off, 1)
+        all += weight
+        some += weight * ratios.reduce((product, ratio) => product * ratio(at.centre + off * at.sd), 1)
+      }
+      const prior = place < 0 || place > run.last ? RUN_FILLED - 0.2 : RUN_FILLED
+      const confidence = (prior * some) / (prior * some + (1 - prior) * all)
+      if (confidence < LIKELY) return []
+      return [
+        {
+          centre: at.centre,
+          width,
+          sd: at.sd,
+          kind: 'single' as const,
+          plies: 1,
+          source: 'inferred' as const,
+          confidence,
+          evidence: [],
+          run: index,
+          expected: at,
+        },
+      ]
+    }),
+  )
 }
 
 /**
@@ -200,13 +246,29 @@ function signsAgainst(signs: Sign[], width: number): Sign[] {
   const ends = misses.flatMap((miss) => {
     const beside = strongBeside(miss.x, width)
     if (!showsEnd(miss, beside, misses.filter(({ x }) => Math.abs(x - miss.x) < width / 2))) return []
-    return [{ miss, off: miss.reading.y - beside.reduce((near, { reading: { y } }) => Math.abs(y - miss.reading.y) < Math.abs(near - miss.reading.y) ? y : near, Infinity) }]
+    return [
+      {
+        miss,
+        off:
+          miss.reading.y
+          - beside.reduce(
+            (near, { reading: { y } }) => (Math.abs(y - miss.reading.y) < Math.abs(near - miss.reading.y) ? y : near),
+            Infinity,
+          ),
+      },
+    ]
   })
   const endOf = new Map(ends.map(end => [end.miss, end]))
   return against.flatMap((miss) => {
     const end = endOf.get(miss)
     if (!end) return [miss]
-    const beyond = ends.some(({ miss, off }) => miss !== end.miss && Math.abs(miss.x - end.miss.x) < width / 2 && off * end.off > 0 && Math.abs(off) < Math.abs(end.off))
+    const beyond = ends.some(
+      ({ miss, off }) =>
+        miss !== end.miss
+        && Math.abs(miss.x - end.miss.x) < width / 2
+        && off * end.off > 0
+        && Math.abs(off) < Math.abs(end.off),
+    )
     return beyond ? [] : [{ ...miss, atAnotherHeight: true }]
   })
 }
@@ -220,7 +282,14 @@ const SLIGHT = 0.75
 const informs = (sd: number) => 1 / sd ** 2
 
 /** How much of what is known of each member hangs on a source, 0 to 1: by its own signs, and by its run. */
-function leaning(source: string, own: Sign[][], sightings: Sighting[], runs: Run[], expected: ({ sd: number } | undefined)[], separate: (signs: Sign[]) => number): number[] {
+function leaning(
+  source: string,
+  own: Sign[][],
+  sightings: Sighting[],
+  runs: Run[],
+  expected: ({ sd: number } | undefined)[],
+  separate: (signs: Sign[]) => number,
+): number[] {
   const alone = own.map((signs, n) => {
     const strong = signs.filter(({ kind }) => kind !== 'knock' && kind !== 'box')
     const its = strong.filter(sign => sourcesOf(sign).includes(source))
@@ -229,7 +298,13 @@ function leaning(source: string, own: Sign[][], sightings: Sighting[], runs: Run
     return Math.min(informs(separate(its)) / (informs(sightings[n]!.sd) + 1e-12), 1)
   })
   const inRun = runs.map(({ places }) => {
-    const [sum, weights] = [...places.keys()].reduce(([sum, weights], n) => [sum + alone[n]! * informs(Math.hypot(sightings[n]!.sd, 3)), weights + informs(Math.hypot(sightings[n]!.sd, 3))], [0, 0])
+    const [sum, weights] = [...places.keys()].reduce(
+      ([sum, weights], n) => [
+        sum + alone[n]! * informs(Math.hypot(sightings[n]!.sd, 3)),
+        weights + informs(Math.hypot(sightings[n]!.sd, 3)),
+      ],
+      [0, 0],
+    )
     return sum / weights
   })
   return alone.map((share, n) => {

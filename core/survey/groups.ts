@@ -19,7 +19,12 @@ export const NEARBY = 120
 function clusterOf(signs: Sign[], against: Sign[], width: number): Cluster {
   const [from, to] = [signs[0]!.x - NEARBY, signs.at(-1)!.x + NEARBY]
   const near = against.filter(({ x }) => x >= from && x <= to)
-  return { signs, points: signs.map(sign => pointsTo(sign, width)), grid: new PosteriorGrid(signs, near, width, COARSE), width }
+  return {
+    signs,
+    points: signs.map(sign => pointsTo(sign, width)),
+    grid: new PosteriorGrid(signs, near, width, COARSE),
+    width,
+  }
 }
 
 const isWeak = ({ kind }: Sign) => kind === 'knock' || kind === 'box'
@@ -57,7 +62,8 @@ const FACING_UNREAD = 4
 /** Edges that face each other over a gap smaller than this are read as one member's plies may be, mm. */
 const FACING = 30
 
-const readEdge = (group: Group, edge: 'left' | 'right') => signsOfGroup(group).some(({ reading }) => reading.edge === edge)
+const readEdge = (group: Group, edge: 'left' | 'right') =>
+  signsOfGroup(group).some(({ reading }) => reading.edge === edge)
 
 /**
  * What it takes off that two members stand close to each other of which the outer edges were read, and of the facing
@@ -65,7 +71,9 @@ const readEdge = (group: Group, edge: 'left' | 'right') => signsOfGroup(group).s
  */
 function unreadBetween(a: Group, b: Group): number {
   const gap = b.outline.centre - a.outline.centre - (a.width + b.width) / 2
-  return gap < FACING && readEdge(a, 'left') && readEdge(b, 'right') && !readEdge(a, 'right') && !readEdge(b, 'left') ? FACING_UNREAD : 0
+  return gap < FACING && readEdge(a, 'left') && readEdge(b, 'right') && !readEdge(a, 'right') && !readEdge(b, 'left')
+    ? FACING_UNREAD
+    : 0
 }
 
 /**

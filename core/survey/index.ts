@@ -60,13 +60,27 @@ function knownMembers(wall: Wall): Member[] {
   return knownFraming(wall.structure)
     .sort((a, b) => a.centre - b.centre)
     .map(({ id, centre, width }) => ({
-      id, centre, width, sd: 0, kind: width > DOUBLE_WIDTH * memberWidth ? 'double' : 'single', plies: pliesIn(width, memberWidth),
-      source: 'observed', confidence: 1, proved: true, evidence: [],
+      id,
+      centre,
+      width,
+      sd: 0,
+      kind: width > DOUBLE_WIDTH * memberWidth ? 'double' : 'single',
+      plies: pliesIn(width, memberWidth),
+      source: 'observed',
+      confidence: 1,
+      proved: true,
+      evidence: [],
     }))
 }
 
 /** A map of a wall whose framing is known, or that has none. */
-const NOTHING_READ = (width: number): FramingMap => ({ members: [], runs: [], unexplained: [], shared: [], width: { said: width, believed: width, sure: width, differs: false } })
+const NOTHING_READ = (width: number): FramingMap => ({
+  members: [],
+  runs: [],
+  unexplained: [],
+  shared: [],
+  width: { said: width, believed: width, sure: width, differs: false },
+})
 
 /**
  * Reads what was found out about a wall: its framing from all evidence, or as it was entered where
@@ -75,7 +89,8 @@ const NOTHING_READ = (width: number): FramingMap => ({ members: [], runs: [], un
 export function survey(wall: Wall, rules: Rules = {}): Survey {
   const known = knownMembers(wall)
   const map = known.length > 0 || !isFramed(wall) ? NOTHING_READ(nominalWidth(wall)) : mapFraming(wall)
-  const members = known.length > 0 ? known : map.members.map(member => ({ ...member, proved: proofOf(member, wall, rules).proved }))
+  const members
+    = known.length > 0 ? known : map.members.map(member => ({ ...member, proved: proofOf(member, wall, rules).proved }))
   const coursing = fitCoursing(wall)
   const relief = reliefOf(wall.surface ?? [])
   return {

@@ -44,10 +44,14 @@ function forMember(wall: Wall, members: Member[], index: number, holes: PlannedH
   const rely = holes.length === 1 ? 'relies' : 'rely'
   const rests = member.source === 'inferred' ? 'is only predicted from its neighbours' : 'is unconfirmed'
   return {
-    x: member.centre, y, gain: holes.length * chance,
-    why: holes.length > 0
-      ? words`Stud ${String(index + 1)} ${rests} and ${count} ${rely} on it; a hit is ${percent(chance)} likely${confirms}.`
-      : words`Stud ${String(index + 1)} ${rests}; a hit is ${percent(chance)} likely.`,
+    x: member.centre,
+    y,
+    gain: holes.length * chance,
+    why:
+      holes.length > 0
+        ? words`Stud ${String(index + 1)} ${rests} and ${count} ${rely} on it; a hit is
+          ${percent(chance)} likely${confirms}.`
+        : words`Stud ${String(index + 1)} ${rests}; a hit is ${percent(chance)} likely.`,
   }
 }
 
@@ -57,8 +61,12 @@ function forMember(wall: Wall, members: Member[], index: number, holes: PlannedH
  */
 function forFace(member: Member, index: number, holes: PlannedHole[]): NextProbe {
   return {
-    x: member.centre - member.width / 2, y: holes.reduce((sum, hole) => sum + hole.y, 0) / holes.length, gain: holes.length / 2,
-    why: words`Stud ${String(index + 1)} is confirmed, but its centre is only known to ± ${1.96 * member.sd}, not accurate enough for ${String(holes.length)} planned ${holes.length === 1 ? 'hole' : 'holes'}; a nail at its edge narrows this.`,
+    x: member.centre - member.width / 2,
+    y: holes.reduce((sum, hole) => sum + hole.y, 0) / holes.length,
+    gain: holes.length / 2,
+    why: words`Stud ${String(index + 1)} is confirmed, but its centre is only known to ± ${1.96 * member.sd}, not
+      accurate enough for ${String(holes.length)} planned ${holes.length === 1 ? 'hole' : 'holes'}; a nail at its
+      edge narrows this.`,
   }
 }
 
@@ -66,7 +74,12 @@ function forFace(member: Member, index: number, holes: PlannedHole[]): NextProbe
 function forUnheld(member: Member, index: number, { y, of }: Unheld): NextProbe {
   const near = words`${of} is not fixed yet, and could reach stud ${String(index + 1)}, which`
   return member.proved
-    ? { x: member.centre - member.width / 2, y, gain: 0, why: words`${near} is only known to ± ${1.96 * member.sd}; a nail at its edge narrows this.` }
+    ? {
+        x: member.centre - member.width / 2,
+        y,
+        gain: 0,
+        why: words`${near} is only known to ± ${1.96 * member.sd}; a nail at its edge narrows this.`,
+      }
     : { x: member.centre, y, gain: 0, why: words`${near} is unconfirmed.` }
 }
 
@@ -90,13 +103,35 @@ function beginIn({ from, to }: Interval, runs: Run[]): number {
  *
  * @param near where along the wall plates are to go, that as yet have no hole
  */
-export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[], { unsurveyed = [], unheld = [], runs = [], units = 'metric', near }: { unsurveyed?: Unsurveyed[], unheld?: Unheld[], runs?: Run[], units?: UnitSystem, near?: Interval } = {}): NextProbe | undefined {
+export function nextProbe(
+  wall: Wall,
+  members: Member[],
+  holes: PlannedHole[],
+  {
+    unsurveyed = [],
+    unheld = [],
+    runs = [],
+    units = 'metric',
+    near,
+  }: { unsurveyed?: Unsurveyed[], unheld?: Unheld[], runs?: Run[], units?: UnitSystem, near?: Interval } = {},
+): NextProbe | undefined {
   const [open] = [...unsurveyed].sort((a, b) => b.holes - a.holes)
   if (open) {
-    return { x: beginIn(open, runs), y: open.y, gain: open.holes, why: words`The wall from ${open.from} to ${open.to} has not been surveyed, and ${open.of} requires ${String(open.holes)} ${open.holes === 1 ? 'fastener' : 'fasteners'} there.` }
+    return {
+      x: beginIn(open, runs),
+      y: open.y,
+      gain: open.holes,
+      why: words`The wall from ${open.from} to ${open.to} has not been surveyed, and ${open.of} requires
+        ${String(open.holes)} ${open.holes === 1 ? 'fastener' : 'fasteners'} there.`,
+    }
   }
   if (members.length === 0) {
-    return { x: wall.structure.spacing ?? USUAL_PLACES[units].spacing, y: Math.min(USUAL_PLACES[units].height, wall.height / 2), gain: 0, why: words`No stud is known yet; the first one is usually one spacing from the corner or jamb.` }
+    return {
+      x: wall.structure.spacing ?? USUAL_PLACES[units].spacing,
+      y: Math.min(USUAL_PLACES[units].height, wall.height / 2),
+      gain: 0,
+      why: words`No stud is known yet; the first one is usually one spacing from the corner or jamb.`,
+    }
   }
   const candidates = members.flatMap((member, index) => {
     const own = holes.filter(hole => hole.member === index)
@@ -108,8 +143,13 @@ export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[], {
     return holes.length > 0 && own.length === 0 ? [] : [{ member, probe: forMember(wall, members, index, own, units) }]
   })
   if (candidates.length === 0) {
-    const reachable = unheld.flatMap(plate => members.flatMap((member, index) =>
-      (!member.proved || member.sd > 1) && member.centre > plate.from && member.centre < plate.to ? [{ member, probe: forUnheld(member, index, plate) }] : []))
+    const reachable = unheld.flatMap(plate =>
+      members.flatMap((member, index) =>
+        (!member.proved || member.sd > 1) && member.centre > plate.from && member.centre < plate.to
+          ? [{ member, probe: forUnheld(member, index, plate) }]
+          : [],
+      ),
+    )
     // What is known least is likeliest to turn out to hold.
     return reachable.sort((a, b) => b.member.sd - a.member.sd)[0]?.probe
   }

@@ -54,12 +54,21 @@ export class PosteriorGrid {
    * @param step how finely places are distinguished, mm
    * @param errs how often a nail is wrong
    */
-  constructor(signs: Sign[], against: Sign[], width: number, private readonly step: number, private readonly errs?: number) {
+  constructor(
+    signs: Sign[],
+    against: Sign[],
+    width: number,
+    private readonly step: number,
+    private readonly errs?: number,
+  ) {
     const points = signs.map(sign => pointsTo(sign, width))
     const reach = signs.every(isWeak) ? FAR_REACH : width + REACH
     this.from = Math.min(...points) - reach
     this.size = Math.ceil((Math.max(...points) + reach - this.from) / step) + 1
-    const rows = (count: number): [Float64Array, Float64Array] => [new Float64Array(count * this.size), new Float64Array(count * this.size)]
+    const rows = (count: number): [Float64Array, Float64Array] => [
+      new Float64Array(count * this.size),
+      new Float64Array(count * this.size),
+    ]
     this.open = rows(1)
     this.expected = rows(1)
     this.products = rows(signs.length + 1)
@@ -98,7 +107,7 @@ export class PosteriorGrid {
   private rescale(from: number): number {
     const rows = this.products.map(of => of.subarray(from, from + this.size))
     const divisor = rows.reduce((most, row) => row.reduce((a, b) => Math.max(a, b), most), 1)
-    for (const row of rows) row.forEach((value, n) => row[n] = value / divisor)
+    for (const row of rows) row.forEach((value, n) => (row[n] = value / divisor))
     return Math.log(divisor)
   }
 
@@ -108,30 +117,44 @@ export class PosteriorGrid {
    */
   private multiply(density: Float64Array, begin: number, sign: Sign, face: number, plies: number): void {
     const width = plies * face
-    const [centre, reach, ratio] = [pointsTo(sign, width), bearing(sign, width, plies), likelihoodRatio(sign, width, this.errs, plies)]
+    const [centre, reach, ratio] = [
+      pointsTo(sign, width),
+      bearing(sign, width, plies),
+      likelihoodRatio(sign, width, this.errs, plies),
+    ]
     const last = Math.min(this.size - 1, Math.ceil((centre + reach - this.from) / this.step))
-    for (let n = Math.max(0, Math.floor((centre - reach - this.from) / this.step)); n <= last; n++) density[begin + n]! *= ratio(this.from + n * this.step)
+    for (let n = Math.max(0, Math.floor((centre - reach - this.from) / this.step)); n <= last; n++)
+      density[begin + n]! *= ratio(this.from + n * this.step)
   }
 
   /** Weight of a place for a member, single or doubled, that made the signs from `first` up to `end`. */
   private weight(n: number, first: number, end: number, w: 0 | 1): number {
     const made = this.products[w]
-    return this.expected[w][n]! * made[end * this.size + n]! / made[first * this.size + n]!
+    return (this.expected[w][n]! * made[end * this.size + n]!) / made[first * this.size + n]!
   }
 
   /** What the signs from `first` up to `end` say together, without how sure of the place they are. */
   outline(first: number, end: number): Outline {
     let [single, double, moment] = [0, 0, 0]
-    const [[expectedOne, expectedTwo], [madeOne, madeTwo], to, before] = [this.expected, this.products, end * this.size, first * this.size]
+    const [[expectedOne, expectedTwo], [madeOne, madeTwo], to, before] = [
+      this.expected,
+      this.products,
+      end * this.size,
+      first * this.size,
+    ]
     for (let n = 0; n < this.size; n++) {
-      const one = expectedOne[n]! * madeOne[to + n]! / madeOne[before + n]!
-      const two = expectedTwo[n]! * madeTwo[to + n]! / madeTwo[before + n]!
+      const one = (expectedOne[n]! * madeOne[to + n]!) / madeOne[before + n]!
+      const two = (expectedTwo[n]! * madeTwo[to + n]!) / madeTwo[before + n]!
       single += one
       double += two
       moment += (one + two) * n
     }
     const total = single + double
-    return { centre: this.from + moment / total * this.step, doubled: double / total, logOdds: Math.log(total * this.step) + this.scales[end]! - this.scales[first]! }
+    return {
+      centre: this.from + (moment / total) * this.step,
+      doubled: double / total,
+      logOdds: Math.log(total * this.step) + this.scales[end]! - this.scales[first]!,
+    }
   }
 
   /**
@@ -162,6 +185,9 @@ export class PosteriorGrid {
     }
     const centre = moment / total
     // The interval is reported about the mean: as wide as its farther end is away.
-    return { centre: this.from + centre * this.step, sd: Math.max(high - centre, centre - low) * this.step / TWO_SIDED_95 }
+    return {
+      centre: this.from + centre * this.step,
+      sd: (Math.max(high - centre, centre - low) * this.step) / TWO_SIDED_95,
+    }
   }
 }

@@ -5,7 +5,10 @@ import { sumToString, textToString } from '../units'
 import { centreFigure, spacingFigure, startFigure, widthFigure } from './figures'
 import { carriedFigure, carryOver, nextProbe, proofOf, survey } from './index'
 
-const edges = (centre: number): Partial<Evidence>[] => [{ method: 'detector-edge', edge: 'left', x: centre - 19 }, { method: 'detector-edge', edge: 'right', x: centre + 19 }]
+const edges = (centre: number): Partial<Evidence>[] => [
+  { method: 'detector-edge', edge: 'left', x: centre - 19 },
+  { method: 'detector-edge', edge: 'right', x: centre + 19 },
+]
 const proved = (readings: Partial<Evidence>[], rules = {}) => survey(studWall(readings), rules).members[0]!.proved
 
 describe('proof of framing', () => {
@@ -14,18 +17,45 @@ describe('proof of framing', () => {
     ['edges and centre of one detector', [...edges(1200), { method: 'detector-centre', x: 1200 }], false],
     ['edges and a magnet', [...edges(1200), { method: 'magnet', x: 1205 }], true],
     ['edges and a dull knock', [...edges(1200), { method: 'knock', x: 1205, dull: true }], false],
-    ['a dull knock and an outlet box', [{ method: 'knock', x: 1200, dull: true }, { method: 'outlet', x: 1204 }], false],
-    ['a magnet, a knock and an outlet box', [{ method: 'magnet', x: 1200 }, { method: 'knock', x: 1200, dull: true }, { method: 'outlet', x: 1204 }], false],
+    [
+      'a dull knock and an outlet box',
+      [
+        { method: 'knock', x: 1200, dull: true },
+        { method: 'outlet', x: 1204 },
+      ],
+      false,
+    ],
+    [
+      'a magnet, a knock and an outlet box',
+      [
+        { method: 'magnet', x: 1200 },
+        { method: 'knock', x: 1200, dull: true },
+        { method: 'outlet', x: 1204 },
+      ],
+      false,
+    ],
     ['a nail that met it', [{ method: 'probe', x: 1200, hit: true }], true],
     ['sight of it', [{ method: 'seen', x: 1200 }], true],
-    ['two screws', [{ method: 'magnet', x: 1200 }, { method: 'magnet', x: 1203 }], false],
-  ] as [string, Partial<Evidence>[], boolean][])('by two kinds or a probe: %s', (_, readings, is) => expect(proved(readings)).toBe(is))
+    [
+      'two screws',
+      [
+        { method: 'magnet', x: 1200 },
+        { method: 'magnet', x: 1203 },
+      ],
+      false,
+    ],
+  ] as [string, Partial<Evidence>[], boolean][])('by two kinds or a probe: %s', (_, readings, is) =>
+    expect(proved(readings)).toBe(is),
+  )
 
-  it('by one sign, where the firm has chosen that', () => expect(proved(edges(1200), { proofOfFraming: 'one-sign' })).toBe(true))
+  it('by one sign, where the firm has chosen that', () =>
+    expect(proved(edges(1200), { proofOfFraming: 'one-sign' })).toBe(true))
 
   it('says what a member rests on', () => {
     const wall = studWall([...edges(1200), { method: 'magnet', x: 1205 }])
-    expect(textToString(proofOf(survey(wall).members[0]!, wall, {}).restsOn, 'metric')).toBe('a detector edge (2 times) and a magnet')
+    expect(textToString(proofOf(survey(wall).members[0]!, wall, {}).restsOn, 'metric')).toBe(
+      'a detector edge (2 times) and a magnet',
+    )
   })
 })
 
@@ -53,14 +83,25 @@ describe('the next probe', () => {
     const probe = nextProbe(wall, members, [at(1600)], { unheld: [plate] })!
     expect(members[of(probe.x)]).toMatchObject({ proved: false })
     expect([probe.x > 1900 && probe.x < 2500, probe.y]).toEqual([true, 1700])
-    expect(textToString(probe.why, 'metric')).toMatch(/^Grid R1 C2 is not fixed yet, and could reach stud [45], which is unconfirmed\.$/)
+    expect(textToString(probe.why, 'metric')).toMatch(
+      /^Grid R1 C2 is not fixed yet, and could reach stud [45], which is unconfirmed\.$/,
+    )
     const known = members.map(member => ({ ...member, proved: true, sd: member.centre > 2200 ? 2 : 0.5 }))
     expect(nextProbe(wall, known, [at(1600)], { unheld: [plate] })!.x).toBeCloseTo(2400 - 19, 0)
-    expect(nextProbe(wall, known.map(member => ({ ...member, sd: 0.5 })), [at(1600)], { unheld: [plate] })).toBeUndefined()
+    expect(
+      nextProbe(
+        wall,
+        known.map(member => ({ ...member, sd: 0.5 })),
+        [at(1600)],
+        { unheld: [plate] },
+      ),
+    ).toBeUndefined()
   })
 
   it('is one spacing from the corner where nothing is known', () => {
-    expect(nextProbe(studWall([], { structure: { kind: 'wood-stud', spacing: 600 } }), [], [])).toMatchObject({ x: 600 })
+    expect(nextProbe(studWall([], { structure: { kind: 'wood-stud', spacing: 600 } }), [], [])).toMatchObject({
+      x: 600,
+    })
   })
 
   describe('over a whole wall, where 13 planned holes rest on four of twelve unproved members', () => {
@@ -100,9 +141,15 @@ describe('carrying over from the far side', () => {
 
   it('checks one reference by another, and strands no reading in silence', () => {
     const codes = (references: Reference[], reading: Partial<Evidence> = {}) =>
-      survey(studWall([{ method: 'magnet', x: 900, side: 'back', ...reading }], { references })).findings.map(({ code }) => code)
-    expect(codes([jamb, { id: 'hatch', front: 1000, back: 5160 }], { reference: 'jamb' })).not.toContain('references-disagree')
-    expect(codes([jamb, { id: 'hatch', front: 1000, back: 5175 }], { reference: 'jamb' })).toContain('references-disagree')
+      survey(studWall([{ method: 'magnet', x: 900, side: 'back', ...reading }], { references })).findings.map(
+        ({ code }) => code,
+      )
+    expect(codes([jamb, { id: 'hatch', front: 1000, back: 5160 }], { reference: 'jamb' })).not.toContain(
+      'references-disagree',
+    )
+    expect(codes([jamb, { id: 'hatch', front: 1000, back: 5175 }], { reference: 'jamb' })).toContain(
+      'references-disagree',
+    )
     expect(codes([jamb, { id: 'hatch', front: 1000, back: 5160 }])).toContain('reading-not-carried')
     expect(codes([jamb])).not.toContain('reading-not-carried')
   })
@@ -116,7 +163,14 @@ it('shows the working of spacing, start, centre and width', () => {
   expect(startFigure(run).value).toBeCloseTo(300, 0)
   const centre = centreFigure(wall, member)
   expect(centre.value).toBe(member.centre)
-  expect(centre.working.map(({ label }) => label)).toEqual(['a detector edge', 'a detector edge', 'regular spacing', 'Centre'])
+  expect(centre.working.map(({ label }) => label)).toEqual([
+    'a detector edge',
+    'a detector edge',
+    'regular spacing',
+    'Centre',
+  ])
   expect(centre.working[0]).toMatchObject({ value: 700 })
-  expect(sumToString(widthFigure(wall, member).working[0]!.expression, 'metric')).toBe('edges 719 − 681 = 38: one ply of 38')
+  expect(sumToString(widthFigure(wall, member).working[0]!.expression, 'metric')).toBe(
+    'edges 719 − 681 = 38: one ply of 38',
+  )
 })

@@ -3,26 +3,44 @@ import { calledReferences, QUICK_METHODS, readQuickLine } from './quickLine'
 
 const read = (text: string, system: 'metric' | 'imperial' = 'metric', references: string[] = []) =>
   readQuickLine(text, { y: 1500 }, system, calledReferences(references.map(id => ({ id, front: 0, back: 0 }))))
-const faults = (text: string, references: string[] = []) => read(text, 'metric', references).faults.map(({ from, to, message }) => [text.slice(from, to), message])
+const faults = (text: string, references: string[] = []) =>
+  read(text, 'metric', references).faults.map(({ from, to, message }) => [text.slice(from, to), message])
 
 describe('a quick line', () => {
   it('reads a running list in one go', () => {
-    expect(read('e 1181 1219, m 1802, p 2402 hit, p 2460 miss, k 2700 dull')).toEqual({ faults: [], readings: [
-      { method: 'detector-edge', edge: 'left', x: 1181, y: 1500 }, { method: 'detector-edge', edge: 'right', x: 1219, y: 1500 },
-      { method: 'magnet', x: 1802, y: 1500 }, { method: 'probe', x: 2402, y: 1500, hit: true }, { method: 'probe', x: 2460, y: 1500, hit: false },
-      { method: 'knock', x: 2700, y: 1500, dull: true },
-    ] })
+    expect(read('e 1181 1219, m 1802, p 2402 hit, p 2460 miss, k 2700 dull')).toEqual({
+      faults: [],
+      readings: [
+        { method: 'detector-edge', edge: 'left', x: 1181, y: 1500 },
+        { method: 'detector-edge', edge: 'right', x: 1219, y: 1500 },
+        { method: 'magnet', x: 1802, y: 1500 },
+        { method: 'probe', x: 2402, y: 1500, hit: true },
+        { method: 'probe', x: 2460, y: 1500, hit: false },
+        { method: 'knock', x: 2700, y: 1500, dull: true },
+      ],
+    })
   })
 
   it('takes several places after one letter, answers for those before them, and a knock as dull', () => {
-    expect(read('p 400 402 hit 440 miss; k 700; k 900 hollow').readings.map(({ x, hit, dull }) => [x, hit ?? dull])).toEqual([[400, true], [402, true], [440, false], [700, true], [900, false]])
+    expect(
+      read('p 400 402 hit 440 miss; k 700; k 900 hollow').readings.map(({ x, hit, dull }) => [x, hit ?? dull]),
+    ).toEqual([
+      [400, true],
+      [402, true],
+      [440, false],
+      [700, true],
+      [900, false],
+    ])
     expect(read('e 1181 left, e 1219 right').readings.map(({ edge }) => edge)).toEqual(['left', 'right'])
   })
 
   it('takes a height, and the side by its reference, for what follows', () => {
     const { readings } = read('m 100, @1.2 m, m 200, back jamb, m 300, front, m 400', 'metric', ['jamb', 'hatch'])
     expect(readings.map(({ x, y, side, reference }) => [x, y, side, reference])).toEqual([
-      [100, 1500, undefined, undefined], [200, 1200, undefined, undefined], [300, 1200, 'back', 'jamb'], [400, 1200, undefined, undefined],
+      [100, 1500, undefined, undefined],
+      [200, 1200, undefined, undefined],
+      [300, 1200, 'back', 'jamb'],
+      [400, 1200, undefined, undefined],
     ])
     expect(read('back, m 300', 'metric', ['jamb']).readings[0]).toMatchObject({ side: 'back', reference: 'jamb' })
   })
@@ -37,11 +55,16 @@ describe('a quick line', () => {
   })
 
   it('reads feet, inches and fractions that belong together', () => {
-    expect(read('m 72 1/16 80, c 6\' 2 1/2"', 'imperial').readings.map(({ x }) => x / 25.4)).toEqual([72.0625, 80, 74.5])
+    expect(read('m 72 1/16 80, c 6\' 2 1/2"', 'imperial').readings.map(({ x }) => x / 25.4)).toEqual([
+      72.0625, 80, 74.5,
+    ])
   })
 
   it('reads joints of blockwork', () => {
-    expect(read('j 1180 head, j 600 bed').readings).toMatchObject([{ method: 'joint', direction: 'head', x: 1180 }, { method: 'joint', direction: 'bed' }])
+    expect(read('j 1180 head, j 600 bed').readings).toMatchObject([
+      { method: 'joint', direction: 'head', x: 1180 },
+      { method: 'joint', direction: 'bed' },
+    ])
   })
 
   it.each([
@@ -61,7 +84,8 @@ describe('a quick line', () => {
     expect(read(text).readings).toEqual([])
   })
 
-  it('wants an answer behind its place', () => expect(faults('p hit 2402').map(([wrong]) => wrong)).toEqual(['hit', '2402']))
+  it('wants an answer behind its place', () =>
+    expect(faults('p hit 2402').map(([wrong]) => wrong)).toEqual(['hit', '2402']))
 
   it('takes a height before or after what was read there, for the part and what follows', () => {
     const inches = (text: string) =>
@@ -100,8 +124,14 @@ describe('a quick line', () => {
   })
 
   it('shows a place that is off the wall, along or up', () => {
-    const { faults, readings } = readQuickLine('m 700, m 9000, @3 m, p 400 hit', { y: 1500 }, 'metric', [], { width: 6000, height: 2700 })
-    expect(faults.map(({ from, message }) => [from, message])).toEqual([[9, 'This is off the wall; the maximum is 6000 mm.'], [15, 'This is off the wall; the maximum is 2700 mm.']])
+    const { faults, readings } = readQuickLine('m 700, m 9000, @3 m, p 400 hit', { y: 1500 }, 'metric', [], {
+      width: 6000,
+      height: 2700,
+    })
+    expect(faults.map(({ from, message }) => [from, message])).toEqual([
+      [9, 'This is off the wall; the maximum is 6000 mm.'],
+      [15, 'This is off the wall; the maximum is 2700 mm.'],
+    ])
     expect(readings.map(({ x, y }) => [x, y])).toEqual([[700, 1500], [400, 1500]])
   })
 

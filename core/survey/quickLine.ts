@@ -13,16 +13,36 @@ export interface QuickLine { readings: TypedReading[], faults: LineFault[] }
 interface Word { text: string, from: number, to: number }
 
 /** The letters that name a method, and what each reading wants after its place. */
-export const QUICK_METHODS: { key: string, method: Evidence['method'], name: string, example: Record<UnitSystem, string> }[] = [
-  { key: 'e', method: 'detector-edge', name: 'edges, left then right', example: { metric: 'e 1181 1219', imperial: 'e 46 1/2" 48"' } },
-  { key: 'c', method: 'detector-centre', name: 'detector centre', example: { metric: 'c 1203', imperial: 'c 47 3/8"' } },
+export const QUICK_METHODS: {
+  key: string
+  method: Evidence['method']
+  name: string
+  example: Record<UnitSystem, string>
+}[] = [
+  {
+    key: 'e',
+    method: 'detector-edge',
+    name: 'edges, left then right',
+    example: { metric: 'e 1181 1219', imperial: 'e 46 1/2" 48"' },
+  },
+  {
+    key: 'c',
+    method: 'detector-centre',
+    name: 'detector centre',
+    example: { metric: 'c 1203', imperial: 'c 47 3/8"' },
+  },
   { key: 'm', method: 'magnet', name: 'magnet on a screw', example: { metric: 'm 1802', imperial: 'm 71"' } },
   { key: 'p', method: 'probe', name: 'probe', example: { metric: 'p 2402 hit', imperial: 'p 94 1/2" hit' } },
   { key: 'd', method: 'pilot', name: 'drilled pilot', example: { metric: 'd 2460 miss', imperial: 'd 97" miss' } },
   { key: 'k', method: 'knock', name: 'knock', example: { metric: 'k 2700 dull', imperial: 'k 106" dull' } },
   { key: 's', method: 'seen', name: 'seen', example: { metric: 's 3010', imperial: 's 118 1/2"' } },
   { key: 'o', method: 'outlet', name: 'beside a box', example: { metric: 'o 3020', imperial: 'o 119"' } },
-  { key: 'j', method: 'joint', name: 'joint, head or bed', example: { metric: 'j 1180 head', imperial: 'j 46 1/2" head' } },
+  {
+    key: 'j',
+    method: 'joint',
+    name: 'joint, head or bed',
+    example: { metric: 'j 1180 head', imperial: 'j 46 1/2" head' },
+  },
 ]
 
 /** A height as it is set for the readings that follow. */
@@ -154,7 +174,8 @@ class LineReader {
     if (!known)
       return this.fault(
         first,
-        `Start with ${QUICK_METHODS.map(({ key }) => key).join(', ')}, a height such as ${HEIGHT[this.system]}, front or back.`,
+        `Start with ${QUICK_METHODS.map(({ key }) => key).join(', ')}, a height such as ${HEIGHT[this.system]}, front `
+        + `or back.`,
       )
     if (rest.length === 0) return this.fault(first, `Enter a position, as in “${known.example[this.system]}”.`)
     const before = this.faults.length

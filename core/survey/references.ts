@@ -22,9 +22,21 @@ const CHECKS = 10
  */
 export function uncheckedReferences(wall: Wall, shared: SharedError[]): string[] {
   const references = wall.references ?? []
-  const used = new Set((wall.evidence ?? []).filter(({ side, setAside }) => side === 'back' && setAside === undefined).map(reading => referenceOf(reading, references)?.id))
-  return references.filter(reference => used.has(reference.id) && !references.some(other => other !== reference && agree(reference, other))
-    && !shared.some(({ source, raw }) => source === `reference ${reference.id}` && raw !== undefined && raw.sd < CHECKS)).map(({ id }) => id)
+  const used = new Set(
+    (wall.evidence ?? [])
+      .filter(({ side, setAside }) => side === 'back' && setAside === undefined)
+      .map(reading => referenceOf(reading, references)?.id),
+  )
+  return references
+    .filter(
+      reference =>
+        used.has(reference.id)
+        && !references.some(other => other !== reference && agree(reference, other))
+        && !shared.some(
+          ({ source, raw }) => source === `reference ${reference.id}` && raw !== undefined && raw.sd < CHECKS,
+        ),
+    )
+    .map(({ id }) => id)
 }
 
 /** A caution for each reference by which the far side contradicts what was read on the front, by more than 3σ. */
@@ -39,8 +51,11 @@ function sideFindings(shared: SharedError[], references: Reference[]): Finding[]
         code: 'sides-disagree',
         stage: 'survey',
         subject: { kind: 'reference', id },
-        message: words`Positions that reference ${itemName(reference)} transfers from the rear are ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of the readings on the front, at ${raw.members === 1 ? 'one stud' : `${raw.members} studs`}.`,
-        remedy: words`Measure ${itemName(reference)} again from both sides. Until then, the studs that it locates are treated as less accurate.`,
+        message: words`Positions that reference ${itemName(reference)} transfers from the rear are
+          ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of the readings on the front, at
+          ${raw.members === 1 ? 'one stud' : `${raw.members} studs`}.`,
+        remedy: words`Measure ${itemName(reference)} again from both sides. Until then, the studs that it locates are
+          treated as less accurate.`,
       },
     ]
   })
@@ -61,7 +76,8 @@ export function referenceFindings(wall: Wall, shared: SharedError[] = []): Findi
         code: 'references-disagree',
         stage: 'survey',
         subject: { kind: 'reference', id: b.id },
-        message: words`References ${itemName(a)} and ${itemName(b)} transfer the same position ${apart} apart; measuring error explains up to ${AGREE}.`,
+        message: words`References ${itemName(a)} and ${itemName(b)} transfer the same position ${apart} apart;
+          measuring error explains up to ${AGREE}.`,
         remedy: words`Measure both again from both sides.`,
       },
     ]

@@ -18,10 +18,13 @@ export interface Relief {
 /** Solves three equations in three unknowns by Cramer's rule; undefined where they do not tell one answer. */
 function solve(rows: [number, number, number][], sums: [number, number, number]): [number, number, number] | undefined {
   const det = ([a, b, c]: [number, number, number][]) =>
-    a![0] * (b![1] * c![2] - b![2] * c![1]) - a![1] * (b![0] * c![2] - b![2] * c![0]) + a![2] * (b![0] * c![1] - b![1] * c![0])
+    a![0] * (b![1] * c![2] - b![2] * c![1])
+    - a![1] * (b![0] * c![2] - b![2] * c![0])
+    + a![2] * (b![0] * c![1] - b![1] * c![0])
   const whole = det(rows)
   if (Math.abs(whole) < 1e-6) return undefined
-  const column = (k: number) => det(rows.map((row, n) => row.map((value, m) => m === k ? sums[n]! : value) as [number, number, number])) / whole
+  const column = (k: number) =>
+    det(rows.map((row, n) => row.map((value, m) => (m === k ? sums[n]! : value)) as [number, number, number])) / whole
   return [column(0), column(1), column(2)]
 }
 
@@ -35,14 +38,33 @@ export function reliefOf(readings: SurfaceReading[]): Relief | undefined {
   if (readings.length < 3) return undefined
   // Metres keep the sums of squares near one another.
   const rows = readings.map(({ x, y, distance }) => ({ basis: [1, x / 1000, y / 1000] as const, out: -distance }))
-  const sums = ([0, 1, 2] as const).map(i => ([0, 1, 2] as const).map(j => rows.reduce((sum, { basis }) => sum + basis[i] * basis[j], 0)))
-  const solved = solve(sums as [number, number, number][], ([0, 1, 2] as const).map(i => rows.reduce((sum, { basis, out }) => sum + basis[i] * out, 0)) as [number, number, number])
+  const sums = ([0, 1, 2] as const).map(i =>
+    ([0, 1, 2] as const).map(j => rows.reduce((sum, { basis }) => sum + basis[i] * basis[j], 0)),
+  )
+  const solved = solve(
+    sums as [number, number, number][],
+    ([0, 1, 2] as const).map(i => rows.reduce((sum, { basis, out }) => sum + basis[i] * out, 0)) as [
+      number,
+      number,
+      number,
+    ],
+  )
   if (!solved) return undefined
   const [out, along, up] = solved
-  const points = readings.map(({ x, y, distance }) => ({ x, y, out: -distance - out - along * x / 1000 - up * y / 1000 }))
+  const points = readings.map(({ x, y, distance }) => ({
+    x,
+    y,
+    out: -distance - out - (along * x) / 1000 - (up * y) / 1000,
+  }))
   const byOut = [...points].sort((a, b) => a.out - b.out)
   const [lowest, highest] = [byOut[0]!, byOut.at(-1)!]
-  return { plane: { out, along: along / 1000, up: up / 1000 }, points, highest, lowest, flatness: highest.out - lowest.out }
+  return {
+    plane: { out, along: along / 1000, up: up / 1000 },
+    points,
+    highest,
+    lowest,
+    flatness: highest.out - lowest.out,
+  }
 }
 
 /** How far the face stands out at a place, by the readings around it, each the less the farther it is; mm. */

@@ -4,20 +4,31 @@ import { expectedAt, runsOf, USUAL_SPACINGS, type Sighting } from './runs'
 import { chance } from './simulate'
 import { cases } from '../../tests/fixtures/soak'
 
-const row = (from: number, count: number, spacing: number, sd = 2): Sighting[] => Array.from({ length: count }, (_, n) => ({ centre: from + n * spacing, sd }))
+const row = (from: number, count: number, spacing: number, sd = 2): Sighting[] =>
+  Array.from({ length: count }, (_, n) => ({ centre: from + n * spacing, sd }))
 
 describe('runs of even spacing', () => {
   it.each(USUAL_SPACINGS)('of %s are told from all others, wherever they begin', (spacing) => {
-    fc.assert(fc.property(fc.double({ min: 10, max: 600, noNaN: true }), fc.integer({ min: 6, max: 14 }), fc.integer({ min: 1, max: 1e6 }), (from, count, seed) => {
-      const { off } = chance(seed)
-      const runs = runsOf(row(from, count, spacing).map(({ centre, sd }) => ({ centre: centre + off(2), sd })))
-      expect(runs.map(run => [run.spacing, run.last])).toEqual([[spacing, count - 1]])
-      expect(Math.abs(runs[0]!.start - from)).toBeLessThan(6)
-    }), { numRuns: cases(30) })
+    fc.assert(
+      fc.property(
+        fc.double({ min: 10, max: 600, noNaN: true }),
+        fc.integer({ min: 6, max: 14 }),
+        fc.integer({ min: 1, max: 1e6 }),
+        (from, count, seed) => {
+          const { off } = chance(seed)
+          const runs = runsOf(row(from, count, spacing).map(({ centre, sd }) => ({ centre: centre + off(2), sd })))
+          expect(runs.map(run => [run.spacing, run.last])).toEqual([[spacing, count - 1]])
+          expect(Math.abs(runs[0]!.start - from)).toBeLessThan(6)
+        },
+      ),
+      { numRuns: cases(30) },
+    )
   })
 
   it('go on over a place where none was found, and pass by one that stands beside', () => {
-    const sightings = [...row(300, 3, 400), ...row(1900, 4, 400), { centre: 2030, sd: 2 }].sort((a, b) => a.centre - b.centre)
+    const sightings = [...row(300, 3, 400), ...row(1900, 4, 400), { centre: 2030, sd: 2 }].sort(
+      (a, b) => a.centre - b.centre,
+    )
     const [run, ...others] = runsOf(sightings)
     expect(others).toEqual([])
     expect([...run!.places.values()]).toEqual([0, 1, 2, 4, 5, 6, 7])
@@ -38,20 +49,26 @@ describe('runs of even spacing', () => {
   })
 
   it.each([417, 487.7, 625])('of %s are fitted where nobody named such a spacing', (spacing) => {
-    fc.assert(fc.property(fc.double({ min: 10, max: 600, noNaN: true }), fc.integer({ min: 1, max: 1e6 }), (from, seed) => {
-      const { off } = chance(seed)
-      const [run, ...others] = runsOf(row(from, 10, spacing).map(({ centre, sd }) => ({ centre: centre + off(2), sd })))
-      expect(others).toEqual([])
-      expect(run).toMatchObject({ named: false, last: 9 })
-      expect(Math.abs(run!.spacing - spacing)).toBeLessThan(1.5)
-    }), { numRuns: cases(30) })
+    fc.assert(
+      fc.property(fc.double({ min: 10, max: 600, noNaN: true }), fc.integer({ min: 1, max: 1e6 }), (from, seed) => {
+        const { off } = chance(seed)
+        const [run, ...others] = runsOf(
+          row(from, 10, spacing).map(({ centre, sd }) => ({ centre: centre + off(2), sd })),
+        )
+        expect(others).toEqual([])
+        expect(run).toMatchObject({ named: false, last: 9 })
+        expect(Math.abs(run!.spacing - spacing)).toBeLessThan(1.5)
+      }),
+      { numRuns: cases(30) },
+    )
   })
 
   it('are followed where they are laid long or drift, and still tell each member’s place from those beside it', () => {
     const long = row(300, 14, 404)
     const [run] = runsOf(long)
     expect(run!.last).toBe(13)
-    for (const place of [1, 6, 12]) expect(Math.abs(expectedAt(run!, long, place, place).centre - long[place]!.centre)).toBeLessThan(2)
+    for (const place of [1, 6, 12])
+      expect(Math.abs(expectedAt(run!, long, place, place).centre - long[place]!.centre)).toBeLessThan(2)
   })
 
   it('leave studs in corners aside', () => {

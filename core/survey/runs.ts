@@ -52,7 +52,14 @@ const NEIGHBOURS = 2.5
 const FARTHEST = 9
 
 /** A run as it was followed up to some sighting: the first `taken` of its places. */
-interface Fit { gain: number, spacing: number, first: number, end: number, taken: number, places: [sighting: number, place: number][] }
+interface Fit {
+  gain: number
+  spacing: number
+  first: number
+  end: number
+  taken: number
+  places: [sighting: number, place: number][]
+}
 
 /**
  * Follows a run of about one spacing from a sighting on, and tells of it wherever it may end. Place and spacing are
@@ -60,7 +67,13 @@ interface Fit { gain: number, spacing: number, first: number, end: number, taken
  * run goes on (a Kalman filter): framing may be laid a little long or short, and drift. A run's gain is how much
  * likelier each next sighting is than one that stands anywhere.
  */
-function followFrom(sightings: Sighting[], first: number, spacing: number, aside: boolean[], seen: (gain: number, end: number, taken: number, places: Fit['places']) => void): void {
+function followFrom(
+  sightings: Sighting[],
+  first: number,
+  spacing: number,
+  aside: boolean[],
+  seen: (gain: number, end: number, taken: number, places: Fit['places']) => void,
+): void {
   const { centre, sd } = sightings[first]!
   let [at, bay] = [centre, spacing]
   let [pAt, pBoth, pBay] = [JITTER ** 2 + sd ** 2, 0, (ERROR_MODEL.spacing * spacing) ** 2]
@@ -81,7 +94,8 @@ function followFrom(sightings: Sighting[], first: number, spacing: number, aside
       if (variance > (spacing / 4) ** 2) break
       continue
     }
-    gain += Math.log(spacing / Math.sqrt(2 * Math.PI * variance)) - 0.5 * off ** 2 / variance - EMPTY_COST * (ahead - 1)
+    gain
+      += Math.log(spacing / Math.sqrt(2 * Math.PI * variance)) - (0.5 * off ** 2) / variance - EMPTY_COST * (ahead - 1)
     const [kAt, kBay] = [forward / variance, crossed / variance]
     at = expected + kAt * off
     bay += kBay * off
@@ -96,15 +110,24 @@ function followFrom(sightings: Sighting[], first: number, spacing: number, aside
 
 /** Spacings that nobody named, but that bay after bay has: mean of bays that are alike, the commonest first. */
 function foundSpacings(sightings: Sighting[], known: number[]): number[] {
-  const bays = sightings.slice(1).map(({ centre }, n) => centre - sightings[n]!.centre).filter(bay => bay >= BAYS.from && bay <= BAYS.to)
-  const found = bays.map((bay) => {
-    const like = bays.filter(other => Math.abs(other - bay) <= BAYS.alike)
-    return { count: like.length, spacing: like.reduce((a, b) => a + b) / like.length }
-  }).filter(({ count, spacing }) => count >= BAYS.fewest && known.every(usual => Math.abs(usual - spacing) > SAME_SPACING * usual))
+  const bays = sightings
+    .slice(1)
+    .map(({ centre }, n) => centre - sightings[n]!.centre)
+    .filter(bay => bay >= BAYS.from && bay <= BAYS.to)
+  const found = bays
+    .map((bay) => {
+      const like = bays.filter(other => Math.abs(other - bay) <= BAYS.alike)
+      return { count: like.length, spacing: like.reduce((a, b) => a + b) / like.length }
+    })
+    .filter(
+      ({ count, spacing }) =>
+        count >= BAYS.fewest && known.every(usual => Math.abs(usual - spacing) > SAME_SPACING * usual),
+    )
     .sort((a, b) => b.count - a.count)
   const distinct: number[] = []
   for (const { spacing } of found) {
-    if (distinct.length < BAYS.most && distinct.every(other => Math.abs(other - spacing) > BAYS.alike)) distinct.push(spacing)
+    if (distinct.length < BAYS.most && distinct.every(other => Math.abs(other - spacing) > BAYS.alike))
+      distinct.push(spacing)
   }
   return distinct
 }
@@ -113,7 +136,11 @@ function foundSpacings(sightings: Sighting[], known: number[]): number[] {
  * Where members of a run tell that one at a place stands, from those near it: a straight line through them, whose slope
  * is the spacing as far as it is kept.
  */
-function localPlace(members: { centre: number, sd: number, place: number }[], spacing: number, place: number): { centre: number, variance: number } {
+function localPlace(
+  members: { centre: number, sd: number, place: number }[],
+  spacing: number,
+  place: number,
+): { centre: number, variance: number } {
   let [w, wd, wdd, wz, wdz] = [0, 0, 1 / (ERROR_MODEL.spacing * spacing) ** 2, 0, 0]
   for (const { centre, sd, place: its } of members) {
     const away = its - place
@@ -165,16 +192,36 @@ function runOf(sightings: Sighting[], { spacing, places: followed, taken }: Fit,
   const det = w * (wpp + prior) - wp * wp
   const fitted = (w * (wpc + prior * spacing) - wp * wc) / det
   const fittedSd = Math.sqrt(w / det)
-  const usual = named.reduce<number | undefined>((best, other) => Math.abs(other - fitted) <= Math.max(SAME_SPACING * other, 0) && (best === undefined || Math.abs(other - fitted) < Math.abs(best - fitted)) ? other : best, undefined)
+  const usual = named.reduce<number | undefined>(
+    (best, other) =>
+      Math.abs(other - fitted) <= Math.max(SAME_SPACING * other, 0)
+      && (best === undefined || Math.abs(other - fitted) < Math.abs(best - fitted))
+        ? other
+        : best,
+    undefined,
+  )
   const keeps = usual !== undefined && Math.abs(usual - fitted) < 3 * fittedSd
   const bay = keeps ? usual : fitted
-  return { spacing: bay, named: keeps, start: (wc - wp * bay) / w, startSd: Math.sqrt(1 / w), jitter, last: places.at(-1)![1], places: new Map(places) }
+  return {
+    spacing: bay,
+    named: keeps,
+    start: (wc - wp * bay) / w,
+    startSd: Math.sqrt(1 / w),
+    jitter,
+    last: places.at(-1)![1],
+    places: new Map(places),
+  }
 }
 
 /**
  * Where a run expects its n-th member, by those near it, and how surely, one σ; without the sighting of index `but`.
  */
-export function expectedAt(run: Run, sightings: Sighting[], place: number, but?: number): { centre: number, sd: number } {
+export function expectedAt(
+  run: Run,
+  sightings: Sighting[],
+  place: number,
+  but?: number,
+): { centre: number, sd: number } {
   const members: { centre: number, sd: number, place: number }[] = []
   for (const [n, its] of run.places) {
     if (n === but || its - place > FARTHEST || place - its > FARTHEST) continue
@@ -182,7 +229,9 @@ export function expectedAt(run: Run, sightings: Sighting[], place: number, but?:
     members.push({ centre, sd, place: its })
   }
   const { centre, variance } = localPlace(members, run.spacing, place)
-  return Number.isFinite(variance) ? { centre, sd: Math.hypot(run.jitter, Math.sqrt(variance)) } : { centre: run.start + place * run.spacing, sd: Math.hypot(run.jitter, run.startSd) }
+  return Number.isFinite(variance)
+    ? { centre, sd: Math.hypot(run.jitter, Math.sqrt(variance)) }
+    : { centre: run.start + place * run.spacing, sd: Math.hypot(run.jitter, run.startSd) }
 }
 
 interface Division { value: number, last?: Fit, before?: Division }
@@ -194,11 +243,18 @@ interface Division { value: number, last?: Fit, before?: Division }
  * @param likely the spacing that the surveyor named, which is tried before the usual ones
  * @param aside sightings that stand in no run whatever their place: studs in the wall's corners
  */
-export function runsOf(sightings: Sighting[], likely?: number, aside: (sighting: Sighting) => boolean = () => false): Run[] {
-  const named = [...new Set([...likely !== undefined ? [likely] : [], ...USUAL_SPACINGS])]
+export function runsOf(
+  sightings: Sighting[],
+  likely?: number,
+  aside: (sighting: Sighting) => boolean = () => false,
+): Run[] {
+  const named = [...new Set([...(likely !== undefined ? [likely] : []), ...USUAL_SPACINGS])]
   const unnamed = foundSpacings(sightings, named)
   const spacings = [...named, ...unnamed]
-  const cost = (spacing: number, before: Fit | undefined) => RUN_COST + (unnamed.includes(spacing) ? UNNAMED_COST : 0) + ([likely, before?.spacing].includes(spacing) ? 0 : Math.log(spacings.length))
+  const cost = (spacing: number, before: Fit | undefined) =>
+    RUN_COST
+    + (unnamed.includes(spacing) ? UNNAMED_COST : 0)
+    + ([likely, before?.spacing].includes(spacing) ? 0 : Math.log(spacings.length))
   const outside = sightings.map(aside)
   /** The best division of the sightings up to each, by its last run and the division before that. */
   const best: Division[] = Array.from({ length: sightings.length + 1 }, () => ({ value: 0 }))
@@ -216,6 +272,7 @@ export function runsOf(sightings: Sighting[], likely?: number, aside: (sighting:
     }
   }
   const runs: Run[] = []
-  for (let { last, before } = best[sightings.length]!; last; { last, before } = before!) runs.unshift(runOf(sightings, last, named))
+  for (let { last, before } = best[sightings.length]!; last; { last, before } = before!)
+    runs.unshift(runOf(sightings, last, named))
   return runs
 }

@@ -10,7 +10,12 @@ import { CARRIED_SIGMA } from './transfer'
  * over by one reference. `shift` is how far they are taken to stand to the right of what is there, mm, `sd` how well
  * that is known; `raw` how far they stand from what signs of other kinds tell, and how well that is known.
  */
-export interface SharedError { source: string, shift: number, sd: number, raw?: { off: number, sd: number, members: number } }
+export interface SharedError {
+  source: string
+  shift: number
+  sd: number
+  raw?: { off: number, sd: number, members: number }
+}
 
 const isWeak = ({ kind }: Sign) => kind === 'knock' || kind === 'box'
 
@@ -26,8 +31,17 @@ const UNRELATED = 0.03
 /** What differences at several members say of the shift that they share, against what is expected of it. */
 function shiftFrom(differences: Difference[], sigma: number): { shift: number, sd: number } {
   const places = Array.from({ length: 2 * FARTHEST / STEP + 1 }, (_, n) => n * STEP - FARTHEST)
-  const logs = places.map(shift => Math.log((1 - GROSS.share) * normalPdf(shift, sigma) + GROSS.share * normalPdf(shift, Math.max(GROSS.sigma, 3 * sigma)))
-    + differences.reduce((sum, { off, variance }) => sum + Math.log((1 - UNRELATED) * normalPdf(off - shift, Math.sqrt(variance)) + UNRELATED / (2 * FARTHEST)), 0))
+  const logs = places.map(
+    shift =>
+      Math.log(
+        (1 - GROSS.share) * normalPdf(shift, sigma) + GROSS.share * normalPdf(shift, Math.max(GROSS.sigma, 3 * sigma)),
+      )
+      + differences.reduce(
+        (sum, { off, variance }) =>
+          sum + Math.log((1 - UNRELATED) * normalPdf(off - shift, Math.sqrt(variance)) + UNRELATED / (2 * FARTHEST)),
+        0,
+      ),
+  )
   const top = Math.max(...logs)
   const weights = logs.map(log => Math.exp(log - top))
   const total = weights.reduce((a, b) => a + b)
@@ -44,20 +58,40 @@ function beliefOf(signs: Sign[], against: Sign[], width: number, flat: Expectati
 }
 
 /** Whether some signs tell a member's place by themselves: two edges, or anything but edges. */
-const tellsPlace = (signs: Sign[]) => signs.some(({ reading }) => reading.method !== 'detector-edge') || new Set(signs.map(({ reading }) => reading.edge)).size === 2
+const tellsPlace = (signs: Sign[]) =>
+  signs.some(({ reading }) => reading.method !== 'detector-edge')
+  || new Set(signs.map(({ reading }) => reading.edge)).size === 2
 
 /**
  * What the signs of one source share, learned from the members of which other sources tell too.
  *
  * @param groups members with their signs, as far as they are known without this
  */
-function learn(source: string, sigma: number, groups: Sign[][], against: Sign[], width: number, flat: Expectation): SharedError {
+function learn(
+  source: string,
+  sigma: number,
+  groups: Sign[][],
+  against: Sign[],
+  width: number,
+  flat: Expectation,
+): SharedError {
   const differences = groups.flatMap((signs): Difference[] => {
     const strong = signs.filter(sign => !isWeak(sign))
-    const [own, others] = [strong.filter(sign => sourcesOf(sign).includes(source)), strong.filter(sign => !sourcesOf(sign).includes(source))]
+    const [own, others] = [
+      strong.filter(sign => sourcesOf(sign).includes(source)),
+      strong.filter(sign => !sourcesOf(sign).includes(source)),
+    ]
     if (own.length === 0 || others.length === 0 || !tellsPlace(own) || !tellsPlace(others)) return []
     const near = against.filter(({ x }) => Math.abs(x - strong[0]!.x) < 4 * width)
-    const [mine, theirs] = [beliefOf(own, [], width, flat), beliefOf(others, near.filter(sign => !sourcesOf(sign).includes(source)), width, flat)]
+    const [mine, theirs] = [
+      beliefOf(own, [], width, flat),
+      beliefOf(
+        others,
+        near.filter(sign => !sourcesOf(sign).includes(source)),
+        width,
+        flat,
+      ),
+    ]
     return (mine.doubled > 0.5) === (theirs.doubled > 0.5) || Math.abs(mine.centre - theirs.centre) < width / 4
       ? [{ off: mine.centre - theirs.centre, variance: mine.sd ** 2 + theirs.sd ** 2 + UNEVEN ** 2 }]
       : []
@@ -65,8 +99,13 @@ function learn(source: string, sigma: number, groups: Sign[][], against: Sign[],
   if (differences.length === 0) return { source, shift: 0, sd: sigma }
   const weights = differences.reduce((sum, { variance }) => sum + 1 / variance, 0)
   return {
-    source, ...shiftFrom(differences, sigma),
-    raw: { off: differences.reduce((sum, { off, variance }) => sum + off / variance, 0) / weights, sd: Math.sqrt(1 / weights), members: differences.length },
+    source,
+    ...shiftFrom(differences, sigma),
+    raw: {
+      off: differences.reduce((sum, { off, variance }) => sum + off / variance, 0) / weights,
+      sd: Math.sqrt(1 / weights),
+      members: differences.length,
+    },
   }
 }
 
@@ -76,10 +115,19 @@ function learn(source: string, sigma: number, groups: Sign[][], against: Sign[],
  */
 export function sharedErrors(groups: Group[], against: Sign[], width: number, flat: Expectation): SharedError[] {
   const signs = groups.map(signsOfGroup)
-  const sources = [...new Set(signs.flat().flatMap(sourcesOf))].sort((a, b) => Number(b.startsWith('reference')) - Number(a.startsWith('reference')))
+  const sources = [...new Set(signs.flat().flatMap(sourcesOf))].sort(
+    (a, b) => Number(b.startsWith('reference')) - Number(a.startsWith('reference')),
+  )
   let shifted = signs
   return sources.map((source) => {
-    const error = learn(source, source.startsWith('reference') ? CARRIED_SIGMA : ERROR_MODEL.instrument, shifted, against, width, flat)
+    const error = learn(
+      source,
+      source.startsWith('reference') ? CARRIED_SIGMA : ERROR_MODEL.instrument,
+      shifted,
+      against,
+      width,
+      flat,
+    )
     shifted = shifted.map(group => group.map(sign => shiftBack(sign, [error])))
     return error
   })

@@ -7,14 +7,31 @@ import { bearing, belongs, likelihoodRatio, pointsTo, signsOf, type Sign } from 
 
 const sign = (reading: Partial<Evidence>): Sign => signsOf(studWall([{ x: 1200, ...reading }]))[0]!
 const FOR: Partial<Evidence>[] = [
-  { method: 'detector-edge', edge: 'left' }, { method: 'detector-edge', edge: 'right' }, { method: 'detector-centre' }, { method: 'magnet' },
-  { method: 'probe', hit: true }, { method: 'pilot', hit: true }, { method: 'knock', dull: true }, { method: 'seen' }, { method: 'outlet' },
+  { method: 'detector-edge', edge: 'left' },
+  { method: 'detector-edge', edge: 'right' },
+  { method: 'detector-centre' },
+  { method: 'magnet' },
+  { method: 'probe', hit: true },
+  { method: 'pilot', hit: true },
+  { method: 'knock', dull: true },
+  { method: 'seen' },
+  { method: 'outlet' },
 ]
-const AGAINST: Partial<Evidence>[] = [{ method: 'probe', hit: false }, { method: 'pilot', hit: false }, { method: 'knock', dull: false }]
+const AGAINST: Partial<Evidence>[] = [
+  { method: 'probe', hit: false },
+  { method: 'pilot', hit: false },
+  { method: 'knock', dull: false },
+]
 
 describe('the normal distribution', () => {
   it('has its known shares', () => {
-    for (const [z, share] of [[0, 0.5], [1, 0.8413447], [1.645, 0.9500151], [1.96, 0.9750021], [3, 0.9986501]] as const) {
+    for (const [z, share] of [
+      [0, 0.5],
+      [1, 0.8413447],
+      [1.645, 0.9500151],
+      [1.96, 0.9750021],
+      [3, 0.9986501],
+    ] as const) {
       expect(normalCdf(z)).toBeCloseTo(share, 6)
       expect(normalCdf(-z)).toBeCloseTo(1 - share, 6)
     }
@@ -25,7 +42,9 @@ describe('a sign that speaks for a member', () => {
   it.each(FOR)('$method makes one likelier where it points, and nowhere unlikelier', (reading) => {
     fc.assert(fc.property(fc.double({ min: 900, max: 1500, noNaN: true }), (centre) => {
       expect(likelihoodRatio(sign(reading), 38)(centre)).toBeGreaterThanOrEqual(1)
-      expect(likelihoodRatio(sign(reading), 38)(centre)).toBeLessThanOrEqual(likelihoodRatio(sign(reading), 38)(pointsTo(sign(reading), 38)) + 1e-9)
+      expect(likelihoodRatio(sign(reading), 38)(centre)).toBeLessThanOrEqual(
+        likelihoodRatio(sign(reading), 38)(pointsTo(sign(reading), 38)) + 1e-9,
+      )
     }))
   })
 
@@ -48,7 +67,8 @@ describe('a sign that speaks for a member', () => {
       const its = sign(reading)
       const falseRate = (likelihoodRatio(its, 38)(pointsTo(its, 38)) - 1) / peak(reading)
       let sum = 0
-      for (let centre = 900; centre <= 1500; centre += 0.1) sum += 0.1 * (likelihoodRatio(its, 38)(centre) - 1) / falseRate
+      for (let centre = 900; centre <= 1500; centre += 0.1)
+        sum += (0.1 * (likelihoodRatio(its, 38)(centre) - 1)) / falseRate
       expect(sum, reading.method).toBeCloseTo(1, 2)
     }
   })
@@ -78,7 +98,11 @@ describe('the signs of a wall', () => {
   })
 
   it('come over from behind mirrored, edges changing sides', () => {
-    const [edge] = signsOf(studWall([{ method: 'detector-edge', edge: 'left', x: 100, side: 'back' }], { references: [{ id: 'r', front: 2000, back: 300 }] }))
+    const [edge] = signsOf(
+      studWall([{ method: 'detector-edge', edge: 'left', x: 100, side: 'back' }], {
+        references: [{ id: 'r', front: 2000, back: 300 }],
+      }),
+    )
     expect(edge).toMatchObject({ x: 2200, carriedBy: 'r', reading: { edge: 'right' } })
     // The left edge of a 38 mm stud behind at 100 is its right edge on the front, so its centre is 19 to the left.
     expect(pointsTo(edge!, 38)).toBe(2181)

@@ -35,7 +35,10 @@ function withSweeps(signs: Sign[]): Sign[] {
   const swept = signs.filter(({ kind }) => kind === 'detector').sort((a, b) => a.x - b.x)
   const counts = new Map<Sign, number>()
   swept.forEach((sign, n) => {
-    const like = (other: Sign) => other.reading.method === sign.reading.method && other.reading.edge === sign.reading.edge && other.carriedBy === sign.carriedBy
+    const like = (other: Sign) =>
+      other.reading.method === sign.reading.method
+      && other.reading.edge === sign.reading.edge
+      && other.carriedBy === sign.carriedBy
     let count = 1
     for (let k = n - 1; k >= 0 && sign.x - swept[k]!.x <= SWEPT_AGAIN; k--) if (like(swept[k]!)) count++
     for (let k = n + 1; k < swept.length && swept[k]!.x - sign.x <= SWEPT_AGAIN; k++) if (like(swept[k]!)) count++
@@ -68,7 +71,10 @@ export function everySign({ evidence = [], references }: Pick<Wall, 'evidence' |
 
 /** The sources that a sign's place depends on: its reference, and its detector on that side. */
 export function sourcesOf({ kind, carriedBy }: Sign): string[] {
-  return [...carriedBy === undefined ? [] : [`reference ${carriedBy}`], ...kind === 'detector' ? [`detector ${carriedBy === undefined ? 'front' : 'behind'}`] : []]
+  return [
+    ...(carriedBy === undefined ? [] : [`reference ${carriedBy}`]),
+    ...(kind === 'detector' ? [`detector ${carriedBy === undefined ? 'front' : 'behind'}`] : []),
+  ]
 }
 
 /** Where a sign puts the centre of a member of this width, mm. */
@@ -109,7 +115,8 @@ export function bearing(sign: Sign, width: number, plies = 1): number {
 }
 
 /** How surely a member of this width centred on `centre` lies behind x. */
-const covers = (x: number, centre: number, width: number, ends: number) => normalCdf((width / 2 - Math.abs(x - centre)) / ends)
+const covers = (x: number, centre: number, width: number, ends: number) =>
+  normalCdf((width / 2 - Math.abs(x - centre)) / ends)
 
 /** Density, for each mm, of a sign that speaks for a member of this width, given where the member's centre is. */
 function densityOf(sign: Sign, width: number, plies: number): (centre: number) => number {
@@ -135,10 +142,24 @@ const ENDS = 0.04
  * @param width of the whole member, mm
  * @param errs how often a nail is wrong
  */
-export function likelihoodRatio(sign: Sign, width: number, errs: number = NAIL_ERRS.usual, plies = 1): (centre: number) => number {
-  const { x, kind, speaksFor, atAnotherHeight, reading: { method } } = sign
+export function likelihoodRatio(
+  sign: Sign,
+  width: number,
+  errs: number = NAIL_ERRS.usual,
+  plies = 1,
+): (centre: number) => number {
+  const {
+    x,
+    kind,
+    speaksFor,
+    atAnotherHeight,
+    reading: { method },
+  } = sign
   if (speaksFor) {
-    const [density, stray] = [densityOf(sign, width, plies), FALSE_PER_MM[method] * (kind === 'hole' ? errs / NAIL_ERRS.usual : 1)]
+    const [density, stray] = [
+      densityOf(sign, width, plies),
+      FALSE_PER_MM[method] * (kind === 'hole' ? errs / NAIL_ERRS.usual : 1),
+    ]
     return centre => 1 + density(centre) / stray
   }
   if (kind === 'hole') {

@@ -37,7 +37,17 @@ export function chance(seed: number): Chance {
 export interface HiddenMember { centre: number, width: number, plies?: number }
 
 /** A wall as it is behind its covering, which nobody sees; `memberWidth` is what its surveyor takes its members for. */
-export interface HiddenWall { width: number, height: number, memberWidth: number, spacing: number, members: HiddenMember[], bias: DetectorBias, falseShare: number, falseNails: boolean, read: number }
+export interface HiddenWall {
+  width: number
+  height: number
+  memberWidth: number
+  spacing: number
+  members: HiddenMember[]
+  bias: DetectorBias
+  falseShare: number
+  falseNails: boolean
+  read: number
+}
 
 /** What all readings of one detector share on a wall: so far to the right, and every member so much too wide, mm. */
 export interface DetectorBias { aside: number, wide: number }
@@ -66,7 +76,15 @@ interface World {
 
 const USUAL = [400, 406.4, 450, 600, 609.6]
 const MODELLED: World = {
-  width: 38, spacing: ({ oneOf }) => oneOf(USUAL), stretch: () => 0, bias: ({ off }) => ({ aside: off(SHARED), wide: 0 }), secondRun: 0, jacks: false, falseShare: 0.01, falseNails: false, read: () => 0.9,
+  width: 38,
+  spacing: ({ oneOf }) => oneOf(USUAL),
+  stretch: () => 0,
+  bias: ({ off }) => ({ aside: off(SHARED), wide: 0 }),
+  secondRun: 0,
+  jacks: false,
+  falseShare: 0.01,
+  falseNails: false,
+  read: () => 0.9,
 }
 
 /** Walls to learn on and to be honest about: as the error model has them, and as it does not. */
@@ -76,7 +94,10 @@ export const WORLDS = {
   'a spacing nobody named': { ...MODELLED, spacing: ({ oneOf }) => oneOf([417, 487.7, 625]) },
   'framing laid 1 % long or short': { ...MODELLED, stretch: (spacing, { oneOf }) => 0.01 * spacing * oneOf([-1, 1]) },
   'framing that drifts from bay to bay': { ...MODELLED, stretch: (_, { off }) => off(6) },
-  'detector reads to one side': { ...MODELLED, bias: ({ oneOf, between }) => ({ aside: oneOf([-1, 1]) * between(3, 5), wide: 0 }) },
+  'detector reads to one side': {
+    ...MODELLED,
+    bias: ({ oneOf, between }) => ({ aside: oneOf([-1, 1]) * between(3, 5), wide: 0 }),
+  },
   'detector reads members wide': { ...MODELLED, bias: ({ between }) => ({ aside: 0, wide: between(4, 8) }) },
   'two runs meet': { ...MODELLED, secondRun: 0.5 },
   'kings and jacks': { ...MODELLED, jacks: true },
@@ -93,18 +114,37 @@ export type WorldName = keyof typeof WORLDS
 export function hiddenWall(seed: number, world: WorldName = 'as modelled'): HiddenWall {
   const c = chance(seed)
   const { between, off, whether, oneOf } = c
-  const { width: memberWidth, spacing: spacingOf, stretch, bias, secondRun, jacks, falseShare, falseNails, read }: World = WORLDS[world]
+  const {
+    width: memberWidth,
+    spacing: spacingOf,
+    stretch,
+    bias,
+    secondRun,
+    jacks,
+    falseShare,
+    falseNails,
+    read,
+  }: World = WORLDS[world]
   const width = Math.round(between(4000, 9000))
   const spacing = spacingOf(c)
   const other = oneOf([300, 400, 600])
-  const changesAt = secondRun > 0 ? between(secondRun - 0.1, secondRun + 0.1) * width : whether(0.12) ? between(0.4, 0.6) * width : Infinity
+  const changesAt
+    = secondRun > 0
+      ? between(secondRun - 0.1, secondRun + 0.1) * width
+      : whether(0.12)
+        ? between(0.4, 0.6) * width
+        : Infinity
   const jitter = between(1, 4)
   const longer = stretch(spacing, { ...c, off: () => 0 })
   const members: HiddenMember[] = []
   let place = between(15, spacing)
   while (place < width - 20) {
     const centre = place + off(jitter)
-    members.push(whether(0.08) ? { centre: centre + oneOf([-1, 1]) * memberWidth / 2, width: 2 * memberWidth, plies: 2 } : { centre, width: memberWidth })
+    members.push(
+      whether(0.08)
+        ? { centre: centre + (oneOf([-1, 1]) * memberWidth) / 2, width: 2 * memberWidth, plies: 2 }
+        : { centre, width: memberWidth },
+    )
     const bay = (place > changesAt ? other : spacing) + (longer || stretch(spacing, c))
     place += bay * (whether(0.05) ? between(0.45, 0.8) : 1)
   }
@@ -119,7 +159,17 @@ export function hiddenWall(seed: number, world: WorldName = 'as modelled'): Hidd
     }
   }
   members.sort((a, b) => a.centre - b.centre)
-  return { width, height: 2700, memberWidth: 38, spacing, members, bias: bias(c), falseShare, falseNails, read: read(c) }
+  return {
+    width,
+    height: 2700,
+    memberWidth: 38,
+    spacing,
+    members,
+    bias: bias(c),
+    falseShare,
+    falseNails,
+    read: read(c),
+  }
 }
 
 /** Adds a member where it stands clear of the others. */
@@ -137,17 +187,31 @@ const UNBIASED: DetectorBias = { aside: 0, wide: 0 }
 
 /** One reading of a member by an instrument that errs as the error model says. */
 export const INSTRUMENTS = {
-  edge: ({ centre, width }: HiddenMember, edge: 'left' | 'right', { off }: Chance, { aside, wide }: DetectorBias = UNBIASED): Draw =>
-    ({ method: 'detector-edge', edge, x: centre + (edge === 'left' ? -1 : 1) * (width + wide) / 2 + aside + off(ERROR_MODEL.detectorEdge) }),
-  centre: ({ centre }: HiddenMember, { off }: Chance, { aside }: DetectorBias = UNBIASED): Draw => ({ method: 'detector-centre', x: centre + aside + off(ERROR_MODEL.detectorCentre) }),
+  edge: (
+    { centre, width }: HiddenMember,
+    edge: 'left' | 'right',
+    { off }: Chance,
+    { aside, wide }: DetectorBias = UNBIASED,
+  ): Draw => ({
+    method: 'detector-edge',
+    edge,
+    x: centre + ((edge === 'left' ? -1 : 1) * (width + wide)) / 2 + aside + off(ERROR_MODEL.detectorEdge),
+  }),
+  centre: ({ centre }: HiddenMember, { off }: Chance, { aside }: DetectorBias = UNBIASED): Draw => ({
+    method: 'detector-centre',
+    x: centre + aside + off(ERROR_MODEL.detectorCentre),
+  }),
   /** A screw's head, in any of a member's pieces. */
   magnet: ({ centre, width, plies = 1 }: HiddenMember, { between, oneOf }: Chance): Draw => {
     const each = width / plies
     const strip = each / 2 - ERROR_MODEL.screwStrip
     return { method: 'magnet', x: centre + (plies > 1 ? oneOf([-0.5, 0.5]) * each : 0) + between(-strip, strip) }
   },
-  probe: (members: HiddenMember[], x: number): Draw =>
-    ({ method: 'probe', x, hit: members.some(({ centre, width }) => Math.abs(x - centre) <= width / 2) }),
+  probe: (members: HiddenMember[], x: number): Draw => ({
+    method: 'probe',
+    x,
+    hit: members.some(({ centre, width }) => Math.abs(x - centre) <= width / 2),
+  }),
 } as const
 
 /** Works outwards from a guess with a nail until both faces of a member are known to some mm. */
@@ -156,7 +220,9 @@ function probeAbout(member: HiddenMember, members: HiddenMember[], { off, betwee
   const step = between(8, 14)
   const reach = member.width > 50 ? 5 : 3
   // Where a nail went in is itself measured, to a millimetre or so.
-  return Array.from({ length: 2 * reach + 1 }, (_, n) => INSTRUMENTS.probe(members, from + (n - reach) * step)).map(draw => ({ ...draw, x: draw.x + off(ERROR_MODEL.hole) }))
+  return Array.from({ length: 2 * reach + 1 }, (_, n) => INSTRUMENTS.probe(members, from + (n - reach) * step)).map(
+    draw => ({ ...draw, x: draw.x + off(ERROR_MODEL.hole) }),
+  )
 }
 
 function readMember(member: HiddenMember, { members, bias }: HiddenWall, group: ReadingGroup, c: Chance): Draw[] {
@@ -164,11 +230,22 @@ function readMember(member: HiddenMember, { members, bias }: HiddenWall, group: 
   const magnets = () => Array.from({ length: c.oneOf([2, 3, 4]) }, () => INSTRUMENTS.magnet(member, c))
   switch (group) {
     case 'edges':
-    case 'far side': return edges()
-    case 'magnets': return magnets()
-    case 'probes': return probeAbout(member, members, c)
-    case 'mixed': return c.oneOf([edges, magnets, () => probeAbout(member, members, c)])().concat(c.whether(0.5) ? INSTRUMENTS.centre(member, c, bias) : [])
-    case 'two kinds': return [...edges(), ...c.whether(0.6) ? magnets() : [], ...c.whether(0.4) ? probeAbout(member, members, c) : []]
+    case 'far side':
+      return edges()
+    case 'magnets':
+      return magnets()
+    case 'probes':
+      return probeAbout(member, members, c)
+    case 'mixed':
+      return c
+        .oneOf([edges, magnets, () => probeAbout(member, members, c)])()
+        .concat(c.whether(0.5) ? INSTRUMENTS.centre(member, c, bias) : [])
+    case 'two kinds':
+      return [
+        ...edges(),
+        ...(c.whether(0.6) ? magnets() : []),
+        ...(c.whether(0.4) ? probeAbout(member, members, c) : []),
+      ]
   }
 }
 
@@ -185,7 +262,11 @@ export function readWall(hidden: HiddenWall, group: ReadingGroup, seed: number):
     if (!c.whether(hidden.falseShare)) return draw
     // A false one: a head or an edge that is none of a member's; a nail that bent or met a knot, which the error model
     // takes for certain.
-    return draw.method !== 'probe' ? { ...draw, x: c.between(50, hidden.width - 50) } : hidden.falseNails ? { ...draw, hit: !draw.hit } : draw
+    return draw.method !== 'probe'
+      ? { ...draw, x: c.between(50, hidden.width - 50) }
+      : hidden.falseNails
+        ? { ...draw, hit: !draw.hit }
+        : draw
   })
   const wall: Wall = {
     id: 'practice', name: 'Practice', width: hidden.width, height: hidden.height,

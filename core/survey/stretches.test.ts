@@ -6,7 +6,10 @@ import { planWall } from '../plan'
 import { textToString } from '../units'
 import { standsAt, survey } from './index'
 
-const edges = (centre: number, y: number): Partial<Evidence>[] => [{ method: 'detector-edge', edge: 'left', x: centre - 19, y }, { method: 'detector-edge', edge: 'right', x: centre + 19, y }]
+const edges = (centre: number, y: number): Partial<Evidence>[] => [
+  { method: 'detector-edge', edge: 'left', x: centre - 19, y },
+  { method: 'detector-edge', edge: 'right', x: centre + 19, y },
+]
 const nail = (x: number, y: number, hit: boolean): Partial<Evidence> => ({ method: 'probe', x, y, hit })
 const member = (readings: Partial<Evidence>[]) => survey(studWall(readings)).members[0]
 
@@ -17,8 +20,12 @@ describe('a member’s height', () => {
   })
 
   it('ends half way to a nail that met nothing at another height', () => {
-    expect(member([...edges(1200, 600), nail(1200, 1000, true), nail(1201, 1800, false)])!.stretches).toEqual([{ from: 0, to: 1400 }])
-    expect(member([...edges(1200, 2000), nail(1200, 600, false), nail(1200, 1000, false)])!.stretches).toEqual([{ from: 1500, to: 2700 }])
+    expect(member([...edges(1200, 600), nail(1200, 1000, true), nail(1201, 1800, false)])!.stretches).toEqual([
+      { from: 0, to: 1400 },
+    ])
+    expect(member([...edges(1200, 2000), nail(1200, 600, false), nail(1200, 1000, false)])!.stretches).toEqual([
+      { from: 1500, to: 2700 },
+    ])
   })
 
   it('may be of two pieces, over and under an opening', () => {
@@ -35,7 +42,10 @@ describe('a member’s height', () => {
 
   it('is not half of it where a drilled hole missed what one kind of instrument had found: it was wrong of its place', () => {
     const read = [0, 400, 800].flatMap(x => edges(1200 + x, 1300))
-    const [before, after] = [survey(studWall(read)), survey(studWall([...read, { method: 'pilot', x: 1200, y: 2000, hit: false }]))]
+    const [before, after] = [
+      survey(studWall(read)),
+      survey(studWall([...read, { method: 'pilot', x: 1200, y: 2000, hit: false }])),
+    ]
     const at = ({ members }: ReturnType<typeof survey>) => members.find(({ centre }) => Math.abs(centre - 1200) < 30)
     expect(at(before)?.source).toBe('observed')
     // Whatever is there now, it is not the member that was believed: gone, or elsewhere, and no hole may go where it
@@ -43,11 +53,24 @@ describe('a member’s height', () => {
     expect(at(after)?.stretches).toBeUndefined()
     expect(at(after) === undefined || Math.abs(at(after)!.centre - at(before)!.centre) > 1).toBe(true)
     // Two that missed above end it, as a nail that met it does.
-    expect(at(survey(studWall([...read, { method: 'pilot', x: 1200, y: 2000, hit: false }, { method: 'pilot', x: 1205, y: 2400, hit: false }])))!.stretches).toEqual([{ from: 0, to: 1650 }])
+    expect(
+      at(
+        survey(
+          studWall([
+            ...read,
+            { method: 'pilot', x: 1200, y: 2000, hit: false },
+            { method: 'pilot', x: 1205, y: 2400, hit: false },
+          ]),
+        ),
+      )!.stretches,
+    ).toEqual([{ from: 0, to: 1650 }])
   })
 
   it('is half of it where two kinds had found it in one place: both are not wrong by half a stud', () => {
-    const read = [0, 400, 800].flatMap(x => [...edges(1200 + x, 1300), { method: 'magnet' as const, x: 1203 + x, y: 1400 }])
+    const read = [0, 400, 800].flatMap(x => [
+      ...edges(1200 + x, 1300),
+      { method: 'magnet' as const, x: 1203 + x, y: 1400 },
+    ])
     const { members, findings } = survey(studWall([...read, { method: 'pilot', x: 1200, y: 2000, hit: false }]))
     const at = members.find(({ centre }) => Math.abs(centre - 1200) < 30)
     expect(at?.stretches).toEqual([{ from: 0, to: 1700 }])

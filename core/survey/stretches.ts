@@ -55,7 +55,12 @@ export function showsEnd(miss: Sign, speaking: Sign[], misses: Sign[]): boolean 
   if (!atAnotherHeight(miss, speaking)) return false
   if (speaking.some(isNailed) || new Set(speaking.map(({ kind }) => kind)).size > 1) return true
   const side = Math.sign(miss.reading.y - speaking[0]!.reading.y)
-  return misses.some(other => other !== miss && Math.sign(other.reading.y - speaking[0]!.reading.y) === side && atAnotherHeight(other, speaking))
+  return misses.some(
+    other =>
+      other !== miss
+      && Math.sign(other.reading.y - speaking[0]!.reading.y) === side
+      && atAnotherHeight(other, speaking),
+  )
 }
 
 /**
@@ -70,7 +75,10 @@ export function showsEnd(miss: Sign, speaking: Sign[], misses: Sign[]): boolean 
 export function stretchesOf(met: Sign[], misses: Sign[], height: number): Interval[] | undefined {
   const ends = misses.filter(miss => showsEnd(miss, met, misses))
   if (ends.length === 0) return undefined
-  const heights = [...met.map(({ reading }) => ({ y: reading.y, stands: true })), ...ends.map(({ reading }) => ({ y: reading.y, stands: false }))].sort((a, b) => a.y - b.y)
+  const heights = [
+    ...met.map(({ reading }) => ({ y: reading.y, stands: true })),
+    ...ends.map(({ reading }) => ({ y: reading.y, stands: false })),
+  ].sort((a, b) => a.y - b.y)
   const stretches: Interval[] = []
   heights.forEach(({ y, stands }, n) => {
     if (!stands) return

@@ -15,7 +15,14 @@ export function carryOver({ front, back }: Reference, x: number): number {
 
 /** The same with its working. */
 export function carriedFigure({ front, back }: Reference, x: number): Figure {
-  return figure([{ label: 'Transferred from the rear', expression: words`${front} + (${back} − ${x})`, value: carryOver({ id: '', front, back }, x), unit: 'mm' }])
+  return figure([
+    {
+      label: 'Transferred from the rear',
+      expression: words`${front} + (${back} − ${x})`,
+      value: carryOver({ id: '', front, back }, x),
+      unit: 'mm',
+    },
+  ])
 }
 
 /** One σ of what all readings carried over by one reference share: it was seen once from either side, mm. */

@@ -43,6 +43,9 @@ export function commonWidth(signs: Sign[], said: number): CommonWidth {
   const variance = (Math.SQRT2 * sigma) ** 2 * Math.PI / 2 / widths.length + ERROR_MODEL.instrument ** 2
   const told = median(widths)
   const believed = (told / variance + said / SAID_SIGMA ** 2) / (1 / variance + 1 / SAID_SIGMA ** 2)
-  const differs = Math.abs(told - said) > TELLS && Math.abs(told - said) > 1.96 * Math.sqrt(variance - ERROR_MODEL.instrument ** 2)
-  return differs ? { said, believed, sure: Math.min(said, believed), differs } : { said, believed: said, sure: said, differs }
+  const differs
+    = Math.abs(told - said) > TELLS && Math.abs(told - said) > 1.96 * Math.sqrt(variance - ERROR_MODEL.instrument ** 2)
+  return differs
+    ? { said, believed, sure: Math.min(said, believed), differs }
+    : { said, believed: said, sure: said, differs }
 }

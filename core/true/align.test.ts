@@ -34,14 +34,19 @@ describe('truing', () => {
       // cases.
       const leftOut = (name: string) => {
         const [was, is] = [rolled.get(name)!, poses.get(name)!.theta]
-        return SIZE.width / 2 * Math.abs(Math.cos(is) - Math.cos(was)) + SIZE.width / 2 * Math.abs(is - Math.sin(is) - (was - Math.sin(was)))
+        return (
+          (SIZE.width / 2) * Math.abs(Math.cos(is) - Math.cos(was))
+          + (SIZE.width / 2) * Math.abs(is - Math.sin(is) - (was - Math.sin(was)))
+        )
       }
       for (const { reading: { kind, between, end }, after } of found.predicted) {
         const list = kind === 'gap' ? then.gaps! : then.steps!
         const off = Math.abs(list.find(each => each.between.join() === between.join() && each.end === end)!.mm - after)
         expect(off).toBeLessThan(1e-6 + (kind === 'gap' ? leftOut(between[0]!) + leftOut(between[1]!) : 0))
       }
-      expect(Math.max(found.after.gap, found.after.step)).toBeLessThanOrEqual(Math.max(found.before.gap, found.before.step) + 1e-9)
+      expect(Math.max(found.after.gap, found.after.step)).toBeLessThanOrEqual(
+        Math.max(found.before.gap, found.before.step) + 1e-9,
+      )
       // The travel that there is holds.
       for (const { adjuster, mm, turns } of found.moves) {
         expect(Math.abs(mm)).toBeLessThanOrEqual({ height: 12, lateral: 45 }[adjuster.split('-')[0]!] ?? 8)
@@ -52,17 +57,36 @@ describe('truing', () => {
 
   it('leaves cases level that hang level, whichever way the seams run round a corner', () => {
     const EIGHTH = TURNING.heightPerTurn / 8
-    fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), fc.integer({ min: 1, max: 3 }), fc.integer({ min: 2, max: 3 }), (seed, rows, columns) => {
-      const poses = new Map([...posesOf(rows, columns, chance(seed), 3)].map(([name, pose]) => [name, { ...pose, theta: 0 }]))
-      turn(poses, alignOf(trueJob(rows, columns), [entry(1, 'seams', { array: 'a1', round: 1, ...read(poses, rows, columns, () => 0) })]).moves)
-      // No farther than an eighth more at one end than at the other, and one in turning both.
-      for (const { theta } of poses.values()) expect(Math.abs(theta)).toBeLessThanOrEqual(2 * EIGHTH / TURNING.span + 1e-9)
-    }), { numRuns: cases(40) })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 10_000 }),
+        fc.integer({ min: 1, max: 3 }),
+        fc.integer({ min: 2, max: 3 }),
+        (seed, rows, columns) => {
+          const poses = new Map(
+            [...posesOf(rows, columns, chance(seed), 3)].map(([name, pose]) => [name, { ...pose, theta: 0 }]),
+          )
+          turn(
+            poses,
+            alignOf(trueJob(rows, columns), [
+              entry(1, 'seams', { array: 'a1', round: 1, ...read(poses, rows, columns, () => 0) }),
+            ]).moves,
+          )
+          // No farther than an eighth more at one end than at the other, and one in turning both.
+          for (const { theta } of poses.values())
+            expect(Math.abs(theta)).toBeLessThanOrEqual((2 * EIGHTH) / TURNING.span + 1e-9)
+        },
+      ),
+      { numRuns: cases(40) },
+    )
     // Four walls whose seams could be closed as well, and moving no farther, with all of it rolled by 8 to 15 mm/m.
     for (const seed of [302, 345, 377, 9_736]) {
       const poses = posesOf(2, 2, chance(seed), 3)
       const was = Math.max(...[...poses.values()].map(({ theta }) => Math.abs(theta)))
-      turn(poses, alignOf(trueJob(2, 2), [entry(1, 'seams', { array: 'a1', round: 1, ...read(poses, 2, 2, () => 0) })]).moves)
+      turn(
+        poses,
+        alignOf(trueJob(2, 2), [entry(1, 'seams', { array: 'a1', round: 1, ...read(poses, 2, 2, () => 0) })]).moves,
+      )
       expect(Math.max(...[...poses.values()].map(({ theta }) => Math.abs(theta)))).toBeLessThanOrEqual(was)
     }
   })
@@ -82,7 +106,17 @@ describe('truing', () => {
         if (alignOf(job, log).again.length > 0) log.push(entry(50 + round, 'seams', { array: 'a1', round, ...gauge() }))
         const { moves } = alignOf(job, log)
         turn(poses, moves)
-        log.push(entry(2 * round + 1, 'turned', { array: 'a1', round, moves: moves.map(({ screen, adjuster, turns, mm }) => ({ screen, adjuster, ...turns === undefined ? { mm } : { turns } })) }))
+        log.push(
+          entry(2 * round + 1, 'turned', {
+            array: 'a1',
+            round,
+            moves: moves.map(({ screen, adjuster, turns, mm }) => ({
+              screen,
+              adjuster,
+              ...(turns === undefined ? { mm } : { turns }),
+            })),
+          }),
+        )
       }
       if (worst(read(poses, 3, 3, () => 0)) <= 0.3) closed++
     }
@@ -95,15 +129,36 @@ describe('truing', () => {
     fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), (seed) => {
       const luck = chance(seed)
       // Height and slide alone: four steps of each that matter.
-      const job = trueJob(1, 2, ({ catalogue: { mounts: [mount] } }) => { Object.assign(mount!, { adjust: { lateral: 0, height: 0.4, depth: 0, roll: 9 } }) })
-      const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map())
+      const job = trueJob(
+        1,
+        2,
+        ({
+          catalogue: {
+            mounts: [mount],
+          },
+        }) => {
+          Object.assign(mount!, { adjust: { lateral: 0, height: 0.4, depth: 0, roll: 9 } })
+        },
+      )
+      const screens = trueScreens(
+        job.walls[0]!.arrays[0]!,
+        planWall(job.walls[0]!, contextOf(job)).arrays[0]!,
+        job.catalogue,
+        new Map(),
+      )
       const poses = posesOf(1, 2, luck, 0.6)
       const found = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, ...read(poses, 1, 2, () => 0) })])
       const readings = found.predicted.map(({ reading }) => reading)
       let best = Infinity
       const step = 1.25 / 8
       for (let n = 0; n < 5 ** 4; n++) {
-        const moved = new Map(screens.flatMap(({ name }, s) => (['height-left', 'height-right'] as const).map((adjuster, k) => [`${name} ${adjuster}`, (Math.floor(n / 5 ** (2 * s + k)) % 5 - 2) * step] as const)))
+        const moved = new Map(
+          screens.flatMap(({ name }, s) =>
+            (['height-left', 'height-right'] as const).map(
+              (adjuster, k) => [`${name} ${adjuster}`, ((Math.floor(n / 5 ** (2 * s + k)) % 5) - 2) * step] as const,
+            ),
+          ),
+        )
         best = Math.min(best, largestAfter(readings, moved))
       }
       const rounded = roundedTo(readings, [], screens, solveExactly(readings, [], screens, solve), 0.3)
@@ -114,28 +169,74 @@ describe('truing', () => {
   it('tells a wall that is true already to turn nothing', () => {
     const job = trueJob(3, 3)
     const still = posesOf(3, 3, chance(1), 0)
-    const found = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, ...read(still, 3, 3, () => 0), rolls: [{ screen: 'r1c1', mmPerM: 0 }] })])
+    const found = alignOf(job, [
+      entry(1, 'seams', {
+        array: 'a1',
+        round: 1,
+        ...read(still, 3, 3, () => 0),
+        rolls: [{ screen: 'r1c1', mmPerM: 0 }],
+      }),
+    ])
     expect([found.moves, found.sequence, found.closes]).toEqual([[], [], true])
   })
 
   it('tells a wall in a mirror the same turns in a mirror', () => {
-    const seen: Record<string, string> = { 'height-left': 'height-right', 'height-right': 'height-left', 'depth-top-left': 'depth-top-right', 'depth-top-right': 'depth-top-left', 'depth-bottom-left': 'depth-bottom-right', 'depth-bottom-right': 'depth-bottom-left', 'left': 'right', 'right': 'left' }
-    fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), fc.integer({ min: 1, max: 3 }), fc.integer({ min: 2, max: 3 }), fc.boolean(), (seed, rows, columns, exact) => {
-      const job = trueJob(rows, columns)
-      const other = (name: string) => name.replace(/c(\d+)/, (_, column) => `c${columns + 1 - Number(column)}`)
-      const { gaps, steps } = read(posesOf(rows, columns, chance(seed), 3), rows, columns, () => 0)
-      const rolls = [{ screen: 'r1c1', mmPerM: 0.7 }]
-      const inMirror = (list: NonNullable<typeof gaps>, sign: number) => list.map(({ between, end, mm }) => end === 'top' || end === 'bottom' ? { between: between.map(other).reverse(), end, mm: sign * mm } : { between: between.map(other), end: seen[end]!, mm })
-      const here = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, gaps, steps, rolls })], exact)
-      const there = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, gaps: inMirror(gaps!, 1), steps: inMirror(steps!, -1), rolls: [{ screen: other('r1c1'), mmPerM: -0.7 }] })], exact)
-      const told = (moves: typeof here.moves) => new Map(moves.map(({ screen, adjuster, mm }) => [`${screen} ${adjuster}`, mm]))
-      const turns = told(there.moves)
-      expect(there.moves.length).toBe(here.moves.length)
-      for (const [key, mm] of told(here.moves)) {
-        const [screen, adjuster] = key.split(' ') as [string, string]
-        expect(turns.get(`${other(screen)} ${seen[adjuster] ?? adjuster}`)).toBeCloseTo(adjuster === 'lateral' ? -mm : mm, 6)
-      }
-    }), { numRuns: cases(25) })
+    const seen: Record<string, string> = {
+      'height-left': 'height-right',
+      'height-right': 'height-left',
+      'depth-top-left': 'depth-top-right',
+      'depth-top-right': 'depth-top-left',
+      'depth-bottom-left': 'depth-bottom-right',
+      'depth-bottom-right': 'depth-bottom-left',
+      'left': 'right',
+      'right': 'left',
+    }
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 10_000 }),
+        fc.integer({ min: 1, max: 3 }),
+        fc.integer({ min: 2, max: 3 }),
+        fc.boolean(),
+        (seed, rows, columns, exact) => {
+          const job = trueJob(rows, columns)
+          const other = (name: string) => name.replace(/c(\d+)/, (_, column) => `c${columns + 1 - Number(column)}`)
+          const { gaps, steps } = read(posesOf(rows, columns, chance(seed), 3), rows, columns, () => 0)
+          const rolls = [{ screen: 'r1c1', mmPerM: 0.7 }]
+          const inMirror = (list: NonNullable<typeof gaps>, sign: number) =>
+            list.map(({ between, end, mm }) =>
+              end === 'top' || end === 'bottom'
+                ? { between: between.map(other).reverse(), end, mm: sign * mm }
+                : { between: between.map(other), end: seen[end]!, mm },
+            )
+          const here = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, gaps, steps, rolls })], exact)
+          const there = alignOf(
+            job,
+            [
+              entry(1, 'seams', {
+                array: 'a1',
+                round: 1,
+                gaps: inMirror(gaps!, 1),
+                steps: inMirror(steps!, -1),
+                rolls: [{ screen: other('r1c1'), mmPerM: -0.7 }],
+              }),
+            ],
+            exact,
+          )
+          const told = (moves: typeof here.moves) =>
+            new Map(moves.map(({ screen, adjuster, mm }) => [`${screen} ${adjuster}`, mm]))
+          const turns = told(there.moves)
+          expect(there.moves.length).toBe(here.moves.length)
+          for (const [key, mm] of told(here.moves)) {
+            const [screen, adjuster] = key.split(' ') as [string, string]
+            expect(turns.get(`${other(screen)} ${seen[adjuster] ?? adjuster}`)).toBeCloseTo(
+              adjuster === 'lateral' ? -mm : mm,
+              6,
+            )
+          }
+        },
+      ),
+      { numRuns: cases(25) },
+    )
   })
 
   it('never comes out worse with more travel', () => {
@@ -146,7 +247,15 @@ describe('truing', () => {
       const plan = planWall(job.walls[0]!, contextOf(job)).arrays[0]!
       const worstWith = (share: number) => {
         job.catalogue.mounts[0]!.adjust = { lateral: 2 * share, height: 2 * share, depth: 1.5 * share, roll: share }
-        const { after } = align(job.walls[0]!.arrays[0]!, plan, job.walls[0]!, [seams], { catalogue: job.catalogue, rules: {} }, solve, true)!
+        const { after } = align(
+          job.walls[0]!.arrays[0]!,
+          plan,
+          job.walls[0]!,
+          [seams],
+          { catalogue: job.catalogue, rules: {} },
+          solve,
+          true,
+        )!
         return Math.max(after.gap, after.step)
       }
       const worsts = [0.25, 0.5, 1, 2].map(worstWith)
@@ -156,7 +265,10 @@ describe('truing', () => {
 
   it('turns rows from the top, and a row first that leaves room where the one above would come against it', () => {
     const job = trueJob(2, 2)
-    const level = (mm: number) => ['r1c1', 'r1c2'].flatMap(name => (['left', 'right'] as const).map(end => ({ between: [name, name.replace('r1', 'r2')], end, mm })))
+    const level = (mm: number) =>
+      ['r1c1', 'r1c2'].flatMap(name =>
+        (['left', 'right'] as const).map(end => ({ between: [name, name.replace('r1', 'r2')], end, mm })),
+      )
     const tooWide = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, gaps: level(6) })])
     // Row 1 down or row 2 up closes it as well, moving as much: whichever is reported, it touches nothing.
     const rows = tooWide.sequence.map(({ row }) => row)
@@ -166,22 +278,50 @@ describe('truing', () => {
     const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map())
     const readings = readingsOf({ gaps: level(1) }, screens, { x: 2, y: 2 })
     // Row 1 down by 3 and row 2 down by 4: row 2 makes room first.
-    const down = (screen: string, adjuster: Adjuster) => adjuster.startsWith('height') ? screen.startsWith('r1') ? -3 : -4 : 0
-    expect(sequenceOf(screens, readings, down, () => true).map(({ row, pulled, touches, screens }) => [row, pulled, touches, screens])).toEqual([[2, true, undefined, ['r2c1', 'r2c2']], [1, true, undefined, ['r1c1', 'r1c2']]])
+    const down = (screen: string, adjuster: Adjuster) =>
+      adjuster.startsWith('height') ? (screen.startsWith('r1') ? -3 : -4) : 0
+    expect(
+      sequenceOf(screens, readings, down, () => true).map(({ row, pulled, touches, screens }) => [
+        row,
+        pulled,
+        touches,
+        screens,
+      ]),
+    ).toEqual([
+      [2, true, undefined, ['r2c1', 'r2c2']],
+      [1, true, undefined, ['r1c1', 'r1c2']],
+    ])
     // Row 1 down by 3 alone comes against row 2 whatever the order.
-    expect(sequenceOf(screens, readings, (screen, adjuster) => screen.startsWith('r1') ? down(screen, adjuster) : 0, () => false)[0]).toMatchObject({ row: 1, pulled: false, touches: expect.closeTo(2, 9) })
+    expect(
+      sequenceOf(
+        screens,
+        readings,
+        (screen, adjuster) => (screen.startsWith('r1') ? down(screen, adjuster) : 0),
+        () => false,
+      )[0],
+    ).toMatchObject({ row: 1, pulled: false, touches: expect.closeTo(2, 9) })
   })
 
   it('goes round a corner where four faces meet back to where it began, and says by how much the readings do not', () => {
     const job = trueJob(2, 2)
-    const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map())
+    const screens = trueScreens(
+      job.walls[0]!.arrays[0]!,
+      planWall(job.walls[0]!, contextOf(job)).arrays[0]!,
+      job.catalogue,
+      new Map(),
+    )
     const { steps } = read(posesOf(2, 2, chance(3), 3), 2, 2, () => 0)
     const corner = (list: typeof steps) => cornersOf(readingsOf({ steps: list }, screens, { x: 2, y: 2 }))
     expect(corner(steps)).toMatchObject([{ screens: ['r1c1', 'r1c2', 'r2c1', 'r2c2'], off: expect.closeTo(0, 9) }])
     // One of the four read 1 mm too deep is shared among them.
-    const wrong = steps!.map(step => step.between.join() === 'r1c2,r2c2' && step.end === 'left' ? { ...step, mm: step.mm + 1 } : step)
+    const wrong = steps!.map(step =>
+      step.between.join() === 'r1c2,r2c2' && step.end === 'left' ? { ...step, mm: step.mm + 1 } : step,
+    )
     expect(corner(wrong)[0]!.off).toBeCloseTo(1, 9)
-    expect(cornersOf(closedRound(readingsOf({ steps: wrong }, screens, { x: 2, y: 2 }), screens))[0]!.off).toBeCloseTo(0, 9)
+    expect(cornersOf(closedRound(readingsOf({ steps: wrong }, screens, { x: 2, y: 2 }), screens))[0]!.off).toBeCloseTo(
+      0,
+      9,
+    )
     expect(corner(wrong.slice(1))).toHaveLength(wrong[0]!.end === 'bottom' ? 0 : 1)
   })
 
@@ -216,10 +356,14 @@ describe('truing', () => {
       return { u: right, v: up, theta: turn, w: out, alpha: Math.tan(lean), beta: Math.tan(twist) }
     }
     const { gaps, steps } = read(new Map(screens.map(({ name }) => [name, pose(name)])), 2, 2, () => 0)
-    const found = (list: typeof gaps, other: string, end: string) => list!.find(each => each.between.join() === `r1c1,${other}` && each.end === end)!.mm
+    const found = (list: typeof gaps, other: string, end: string) =>
+      list!.find(each => each.between.join() === `r1c1,${other}` && each.end === end)!.mm
     for (const [other, end] of [[b, 'top'], [b, 'bottom'], [below, 'left'], [below, 'right']] as const) {
       const { gap, step } = gauged(a, other, end, poses, 2)
-      expect([gap, step]).toEqual([expect.closeTo(found(gaps, other.name, end), 9), expect.closeTo(found(steps, other.name, end), 9)])
+      expect([gap, step]).toEqual([
+        expect.closeTo(found(gaps, other.name, end), 9),
+        expect.closeTo(found(steps, other.name, end), 9),
+      ])
     }
     // Raised by 1 mm on its right, turned about its middle.
     const after = turned(poses.get('r1c1')!, a, { 'height-right': 1 })
@@ -229,16 +373,36 @@ describe('truing', () => {
 
   it('uses what travel is left, says what binds where it is too little, and what would free it', () => {
     const job = trueJob(2, 1)
-    const seams = entry(1, 'seams', { array: 'a1', round: 1, gaps: ['left', 'right'].map(end => ({ between: ['r1c1', 'r2c1'], end, mm: 11 })) })
+    const seams = entry(1, 'seams', {
+      array: 'a1',
+      round: 1,
+      gaps: ['left', 'right'].map(end => ({ between: ['r1c1', 'r2c1'], end, mm: 11 })),
+    })
     expect(alignOf(job, [seams]).closes).toBe(true)
     // The upper one's height screws stand half a millimetre from their lower end, the lower one's from their upper end.
-    const spent = entry(0, 'turned', { array: 'a1', round: 0, moves: ['height-left', 'height-right'].flatMap(adjuster => [{ screen: 'r1c1', adjuster, mm: -11.5 }, { screen: 'r2c1', adjuster, mm: 11.5 }]) })
+    const spent = entry(0, 'turned', {
+      array: 'a1',
+      round: 0,
+      moves: ['height-left', 'height-right'].flatMap(adjuster => [
+        { screen: 'r1c1', adjuster, mm: -11.5 },
+        { screen: 'r2c1', adjuster, mm: 11.5 },
+      ]),
+    })
     const bound = alignOf(job, [spent, seams])
     expect([bound.closes, bound.after.gap]).toEqual([false, expect.closeTo(8, 0)])
-    expect(textToString(bound.binding[0]!.needs, 'metric')).toMatch(/7\.\d mm more travel at left height adjuster of R1 C1/)
+    expect(textToString(bound.binding[0]!.needs, 'metric')).toMatch(
+      /7\.\d mm more travel at left height adjuster of R1 C1/,
+    )
     // What was turned after the readings is taken off them.
     const { moves } = alignOf(job, [seams])
-    const again = alignOf(job, [seams, entry(2, 'turned', { array: 'a1', round: 1, moves: moves.map(({ screen, adjuster, mm }) => ({ screen, adjuster, mm })) })])
+    const again = alignOf(job, [
+      seams,
+      entry(2, 'turned', {
+        array: 'a1',
+        round: 1,
+        moves: moves.map(({ screen, adjuster, mm }) => ({ screen, adjuster, mm })),
+      }),
+    ])
     expect(again.before.gap).toBeCloseTo(0, 0)
     expect(again.before.gap).toBeCloseTo(alignOf(job, [seams]).after.gap, 9)
   })
@@ -246,30 +410,86 @@ describe('truing', () => {
   it('leaves out what no seam can have, and says why', () => {
     const job = trueJob(1, 2)
     const at = { between: ['r1c1', 'r1c2'], end: 'top' as const }
-    const found = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, gaps: [{ ...at, mm: 400 }, { between: ['r1c1', 'r9c9'], end: 'top', mm: 1 }, { ...at, end: 'bottom', mm: 2 }], steps: [{ ...at, mm: 69 }, { ...at, end: 'bottom', mm: -68 }] })])
-    expect(found.leftOut.map(({ why }) => textToString(why, 'metric'))).toEqual(['A gap must be from 0 to 102 mm', 'r9c9 is not a screen of this array', 'A step must be at most 68 mm either way, the depth of the display'])
-    expect(found.predicted.map(({ reading: { kind, end } }) => `${kind} ${end}`).sort()).toEqual(['gap bottom', 'step bottom'])
+    const found = alignOf(job, [
+      entry(1, 'seams', {
+        array: 'a1',
+        round: 1,
+        gaps: [
+          { ...at, mm: 400 },
+          { between: ['r1c1', 'r9c9'], end: 'top', mm: 1 },
+          { ...at, end: 'bottom', mm: 2 },
+        ],
+        steps: [
+          { ...at, mm: 69 },
+          { ...at, end: 'bottom', mm: -68 },
+        ],
+      }),
+    ])
+    expect(found.leftOut.map(({ why }) => textToString(why, 'metric'))).toEqual([
+      'A gap must be from 0 to 102 mm',
+      'r9c9 is not a screen of this array',
+      'A step must be at most 68 mm either way, the depth of the display',
+    ])
+    expect(found.predicted.map(({ reading: { kind, end } }) => `${kind} ${end}`).sort()).toEqual([
+      'gap bottom',
+      'step bottom',
+    ])
   })
 
   it('does not take that something was turned farther than it goes, or that is not there', () => {
     const job = trueJob(1, 2)
-    const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map([['r1c1 height-left', 11]]))
-    const told = (moves: EntryOf<'turned'>['moves']) => turnFaults(screens, moves).map(text => textToString(text, 'metric'))
+    const screens = trueScreens(
+      job.walls[0]!.arrays[0]!,
+      planWall(job.walls[0]!, contextOf(job)).arrays[0]!,
+      job.catalogue,
+      new Map([['r1c1 height-left', 11]]),
+    )
+    const told = (moves: EntryOf<'turned'>['moves']) =>
+      turnFaults(screens, moves).map(text => textToString(text, 'metric'))
     // 1 mm is left of it upwards, 23 downwards; a turn is 1.25 mm.
-    expect(told([{ screen: 'r1c1', adjuster: 'height-left', turns: 0.75 }, { screen: 'r1c1', adjuster: 'height-left', turns: -18 }])).toEqual([])
-    expect(told([{ screen: 'r1c1', adjuster: 'height-left', turns: 1 }])).toEqual(['Left height adjuster of R1 C1: 1.3 mm is more than the 1 mm of travel left in that direction.'])
-    expect(told([{ screen: 'r1c2', adjuster: 'lateral', mm: -60 }])[0]).toContain('Lateral slide of R1 C2: 60 mm is more than')
-    expect(told([{ screen: 'r1c2', adjuster: 'height', mm: 1 }])).toEqual(['This adjuster does not exist: height adjusters of R1 C2.'])
+    expect(
+      told([
+        { screen: 'r1c1', adjuster: 'height-left', turns: 0.75 },
+        { screen: 'r1c1', adjuster: 'height-left', turns: -18 },
+      ]),
+    ).toEqual([])
+    expect(told([{ screen: 'r1c1', adjuster: 'height-left', turns: 1 }])).toEqual([
+      'Left height adjuster of R1 C1: 1.3 mm is more than the 1 mm of travel left in that direction.',
+    ])
+    expect(told([{ screen: 'r1c2', adjuster: 'lateral', mm: -60 }])[0]).toContain(
+      'Lateral slide of R1 C2: 60 mm is more than',
+    )
+    expect(told([{ screen: 'r1c2', adjuster: 'height', mm: 1 }])).toEqual([
+      'This adjuster does not exist: height adjusters of R1 C2.',
+    ])
   })
 
   it('leaves what was not read alone, and does not take what no seam can have', () => {
     const job = trueJob(2, 2)
-    const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map())
-    const one = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, gaps: [{ between: ['r1c1', 'r1c2'], end: 'top', mm: 3 }] })])
+    const screens = trueScreens(
+      job.walls[0]!.arrays[0]!,
+      planWall(job.walls[0]!, contextOf(job)).arrays[0]!,
+      job.catalogue,
+      new Map(),
+    )
+    const one = alignOf(job, [
+      entry(1, 'seams', { array: 'a1', round: 1, gaps: [{ between: ['r1c1', 'r1c2'], end: 'top', mm: 3 }] }),
+    ])
     expect(new Set(one.moves.map(({ screen }) => screen)).size).toBeLessThanOrEqual(2)
     expect(one.moves.every(({ adjuster }) => !adjuster.startsWith('depth'))).toBe(true)
-    expect([seamFault(screens, ['r1c1', 'r1c2'], 'top'), seamFault(screens, ['r1c1', 'r2c2'], 'top'), seamFault(screens, ['r1c1', 'r1c2'], 'left'), seamFault(screens, ['r1c1', 'r9c9'], 'top'), seamFault(screens, ['r1c2', 'r1c1'], 'top')])
-      .toEqual([undefined, expect.stringContaining('share no seam'), expect.stringContaining('is vertical'), expect.stringContaining('r9c9 is not a screen'), expect.stringContaining('enter the left or upper screen first')])
+    expect([
+      seamFault(screens, ['r1c1', 'r1c2'], 'top'),
+      seamFault(screens, ['r1c1', 'r2c2'], 'top'),
+      seamFault(screens, ['r1c1', 'r1c2'], 'left'),
+      seamFault(screens, ['r1c1', 'r9c9'], 'top'),
+      seamFault(screens, ['r1c2', 'r1c1'], 'top'),
+    ]).toEqual([
+      undefined,
+      expect.stringContaining('share no seam'),
+      expect.stringContaining('is vertical'),
+      expect.stringContaining('r9c9 is not a screen'),
+      expect.stringContaining('enter the left or upper screen first'),
+    ])
   })
 
   it('is done where all that was read last is within the tolerance', () => {
@@ -281,9 +501,18 @@ describe('truing', () => {
   })
 
   it('says in words which screw, how far, and which way as whoever turns it sees it', () => {
-    const said = (screen: string, adjuster: Adjuster, mm: number, turns?: number) => textToString(moveWords(screen, adjuster, mm, turns), 'metric')
-    expect([said('r1c2', 'height-left', 0.46875, 0.375), said('r2c1', 'depth-top-right', -1.25, -1), said('r1c1', 'lateral', -0.7), said('r1c1', 'height-right', 1.5625, 1.25)]).toEqual([
-      'left height adjuster of R1 C2: 3/8 turn clockwise seen from below: up 0.5 mm', 'top right depth adjuster of R2 C1: 1 turn clockwise seen from the front: in 1.3 mm', 'lateral slide of R1 C1: 0.7 mm to the left', 'right height adjuster of R1 C1: 1 1/4 turns clockwise seen from below: up 1.6 mm',
+    const said = (screen: string, adjuster: Adjuster, mm: number, turns?: number) =>
+      textToString(moveWords(screen, adjuster, mm, turns), 'metric')
+    expect([
+      said('r1c2', 'height-left', 0.46875, 0.375),
+      said('r2c1', 'depth-top-right', -1.25, -1),
+      said('r1c1', 'lateral', -0.7),
+      said('r1c1', 'height-right', 1.5625, 1.25),
+    ]).toEqual([
+      'left height adjuster of R1 C2: 3/8 turn clockwise seen from below: up 0.5 mm',
+      'top right depth adjuster of R2 C1: 1 turn clockwise seen from the front: in 1.3 mm',
+      'lateral slide of R1 C1: 0.7 mm to the left',
+      'right height adjuster of R1 C1: 1 1/4 turns clockwise seen from below: up 1.6 mm',
     ])
   })
 })

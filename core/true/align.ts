@@ -60,13 +60,25 @@ function eighths(turns: number): string {
 export function moveWords(screen: string, adjuster: Adjuster, mm: number, turns?: number): Text {
   const of = words`${ADJUSTER_NAMES[adjuster]} of ${label(screen)}`
   if (adjuster === 'lateral') return words`${of}: ${Math.abs(mm)} to the ${mm > 0 ? 'right' : 'left'}`
-  if (turns === undefined) return words`${of}: ${Math.abs(mm)} ${adjuster.startsWith('height') ? mm > 0 ? 'up' : 'down' : mm > 0 ? 'out' : 'in'}`
-  const way = adjuster.startsWith('height') ? mm > 0 ? 'clockwise seen from below: up' : 'anticlockwise seen from below: down' : mm > 0 ? 'anticlockwise seen from the front: out' : 'clockwise seen from the front: in'
+  if (turns === undefined)
+    return words`${of}: ${Math.abs(mm)} ${adjuster.startsWith('height') ? (mm > 0 ? 'up' : 'down') : mm > 0 ? 'out' : 'in'}`
+  const way = adjuster.startsWith('height')
+    ? mm > 0
+      ? 'clockwise seen from below: up'
+      : 'anticlockwise seen from below: down'
+    : mm > 0
+      ? 'anticlockwise seen from the front: out'
+      : 'clockwise seen from the front: in'
   return words`${of}: ${eighths(turns)} turn${Math.abs(turns) > 1 ? 's' : ''} ${way} ${Math.abs(mm)}`
 }
 
 /** What was turned of an array, mm, by screen and adjuster; of all rounds or of those after an entry. */
-export function turnedOf(entries: LogEntry[], array: string, perTurn: (screen: string, adjuster: Adjuster) => number | undefined, afterEntry?: string): Map<string, number> {
+export function turnedOf(
+  entries: LogEntry[],
+  array: string,
+  perTurn: (screen: string, adjuster: Adjuster) => number | undefined,
+  afterEntry?: string,
+): Map<string, number> {
   const from = afterEntry === undefined ? 0 : entries.findIndex(({ id }) => id === afterEntry) + 1
   const moved = new Map<string, number>()
   for (const entry of ofKind(entries.slice(from), 'turned').filter(each => each.array === array)) {
@@ -79,21 +91,41 @@ export function turnedOf(entries: LogEntry[], array: string, perTurn: (screen: s
 }
 
 /** Readings that are left out, each with why. */
-function leftOutOf({ gaps = [], steps = [] }: EntryOf<'seams'>, screens: TrueScreen[], target: { x: number, y: number }): Alignment['leftOut'] {
-  return [...gaps.map(gap => ({ ...gap, kind: 'gap' as const })), ...steps.map(step => ({ ...step, kind: 'step' as const }))].flatMap(({ kind, between, end, mm }) => {
+function leftOutOf(
+  { gaps = [], steps = [] }: EntryOf<'seams'>,
+  screens: TrueScreen[],
+  target: { x: number, y: number },
+): Alignment['leftOut'] {
+  return [
+    ...gaps.map(gap => ({ ...gap, kind: 'gap' as const })),
+    ...steps.map(step => ({ ...step, kind: 'step' as const })),
+  ].flatMap(({ kind, between, end, mm }) => {
     const no = seamFault(screens, between, end)
-    const why = no === undefined ? readingFault(kind, mm, screens, kind === 'step' ? 0 : end === 'top' || end === 'bottom' ? target.x : target.y) : words`${no}`
+    const why
+      = no === undefined
+        ? readingFault(kind, mm, screens, kind === 'step' ? 0 : end === 'top' || end === 'bottom' ? target.x : target.y)
+        : words`${no}`
     return why ? [{ between, end, why }] : []
   })
 }
 
 const worstOf = (readings: Reading[], values: number[]): Worst => {
-  const of = (kind: Reading['kind']) => Math.max(0, ...readings.map((reading, n) => reading.kind === kind ? Math.abs(deviation(reading, values[n]!)) : 0))
+  const of = (kind: Reading['kind']) =>
+    Math.max(0, ...readings.map((reading, n) => (reading.kind === kind ? Math.abs(deviation(reading, values[n]!)) : 0)))
   return { gap: of('gap'), step: of('step') }
 }
 
 /** Of a screen its height is set first, then its slide, then its depth. */
-const ORDER: Adjuster[] = ['height', 'height-left', 'height-right', 'lateral', 'depth-top-left', 'depth-top-right', 'depth-bottom-left', 'depth-bottom-right']
+const ORDER: Adjuster[] = [
+  'height',
+  'height-left',
+  'height-right',
+  'lateral',
+  'depth-top-left',
+  'depth-top-right',
+  'depth-bottom-left',
+  'depth-bottom-right',
+]
 
 type MovedBy = (screen: string, adjuster: Adjuster) => number
 
@@ -101,7 +133,8 @@ type MovedBy = (screen: string, adjuster: Adjuster) => number
 function whyFarther(travel: Travel, mm: number, exact: number): Text | undefined {
   const step = stepOf(travel)
   if (Math.abs(mm - exact) <= step / 2 + 1e-6) return undefined
-  return words`${Math.abs(mm - exact)} from the exact answer: the nearest steps alone would use up too much of the tolerance`
+  return words`${Math.abs(mm - exact)} from the exact answer: the nearest steps alone would use up too much of the
+    tolerance`
 }
 
 /** What is moved of the screens, in their order. */
@@ -111,7 +144,8 @@ function movesOf(screens: TrueScreen[], by: MovedBy, best: MovedBy, exact: boole
     if (!travel) return []
     const mm = by(name, adjuster)
     if (Math.abs(mm) < 1e-6) return []
-    const turns = travel.perTurn === undefined ? undefined : exact ? mm / travel.perTurn : Math.round(8 * mm / travel.perTurn) / 8
+    const turns
+      = travel.perTurn === undefined ? undefined : exact ? mm / travel.perTurn : Math.round((8 * mm) / travel.perTurn) / 8
     const why = exact ? undefined : whyFarther(travel, mm, best(name, adjuster))
     return [
       {
@@ -208,7 +242,15 @@ function pullsOutIn(array: ScreenArray, plan: ArrayPlan, screens: TrueScreen[], 
  * @param exact whether the answer is left as it is before rounding; it is then of the last readings alone
  * @returns undefined where nothing was read of it
  */
-export function align(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'id' | 'formerId'>, log: LogEntry[], { catalogue, rules }: { catalogue: Catalogue, rules: Rules }, solve: LinearSolver, exact = false): Alignment | undefined {
+export function align(
+  array: ScreenArray,
+  plan: ArrayPlan,
+  wall: Pick<Wall, 'id' | 'formerId'>,
+  log: LogEntry[],
+  { catalogue, rules }: { catalogue: Catalogue, rules: Rules },
+  solve: LinearSolver,
+  exact = false,
+): Alignment | undefined {
   const entries = standing(log, wall)
   const fresh = trueScreens(array, plan, catalogue, new Map())
   const perTurn = (screen: string, adjuster: Adjuster) =>
@@ -226,14 +268,28 @@ export function align(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'id'
   const sequence = sequenceOf(screens, readings, by, pullsOutIn(array, plan, screens, catalogue))
   const inOrder = sequence.flatMap(step => step.screens.map(name => screens.find(screen => screen.name === name)!))
   return {
-    array: array.id, name: array.name, target: { ...array.gap, tolerance }, closes, round: seams.round,
+    array: array.id,
+    name: array.name,
+    target: { ...array.gap, tolerance },
+    closes,
+    round: seams.round,
     leftOut: leftOutOf(seams, screens, array.gap),
-    before: worstOf(readings, readings.map(({ value }) => value)), after: worstOf(readings, values),
-    moves: movesOf(inOrder, by, movedBy(turning.exact), exact), sequence, again,
+    before: worstOf(
+      readings,
+      readings.map(({ value }) => value),
+    ),
+    after: worstOf(readings, values),
+    moves: movesOf(inOrder, by, movedBy(turning.exact), exact),
+    sequence,
+    again,
     predicted: readings.map((reading, n) => ({ reading, before: reading.value, after: values[n]! })),
     binding: closes ? [] : bindingOf(readings, values, screens, turning.exact, tolerance),
   }
 }
 
 /** The last readings of an array. */
-export const lastSeams = (log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>, array: string): EntryOf<'seams'> | undefined => ofKind(standing(log, wall), 'seams').findLast(each => each.array === array)
+export const lastSeams = (
+  log: LogEntry[],
+  wall: Pick<Wall, 'id' | 'formerId'>,
+  array: string,
+): EntryOf<'seams'> | undefined => ofKind(standing(log, wall), 'seams').findLast(each => each.array === array)

@@ -3,8 +3,14 @@ import { movedBy, type Adjuster, type TrueScreen } from './screen'
 
 /** The adjuster that is in its place in a mirror. */
 const SEEN_AS: Record<Adjuster, Adjuster> = {
-  'height': 'height', 'height-left': 'height-right', 'height-right': 'height-left', 'lateral': 'lateral',
-  'depth-top-left': 'depth-top-right', 'depth-top-right': 'depth-top-left', 'depth-bottom-left': 'depth-bottom-right', 'depth-bottom-right': 'depth-bottom-left',
+  'height': 'height',
+  'height-left': 'height-right',
+  'height-right': 'height-left',
+  'lateral': 'lateral',
+  'depth-top-left': 'depth-top-right',
+  'depth-top-right': 'depth-top-left',
+  'depth-bottom-left': 'depth-bottom-right',
+  'depth-bottom-right': 'depth-bottom-left',
 }
 /** Only what goes sideways goes the other way in a mirror. */
 const signOf = (adjuster: Adjuster) => adjuster === 'lateral' ? -1 : 1
@@ -14,7 +20,11 @@ const endIn = (end: End): End => end === 'left' ? 'right' : end === 'right' ? 'l
 export interface Read { readings: Reading[], unread: Reading[] }
 
 /** A wall and what was read of it as a mirror shows it, and what is moved in the mirror as it is on the wall. */
-export interface Mirrored { screens: TrueScreen[], readings: Reading[], back: (moved: Map<string, number>) => Map<string, number> }
+export interface Mirrored {
+  screens: TrueScreen[]
+  readings: Reading[]
+  back: (moved: Map<string, number>) => Map<string, number>
+}
 
 /**
  * Seen in a mirror that stands upright beside the wall: left is right, and what is reported from left to right is told
@@ -35,14 +45,28 @@ export function mirrored(screens: TrueScreen[], readings: Reading[], targets: { 
   const seams = (of: 'gap' | 'step') => readings.flatMap(({ kind, between: [a, b], end, value }) => {
     if (kind !== of || b === undefined || end === undefined) return []
     const upright = end === 'top' || end === 'bottom'
-    return [{ between: upright ? [at(b), at(a)] : [at(a), at(b)], end: endIn(end), mm: of === 'step' && upright ? -value : value }]
+    return [
+      {
+        between: upright ? [at(b), at(a)] : [at(a), at(b)],
+        end: endIn(end),
+        mm: of === 'step' && upright ? -value : value,
+      },
+    ]
   })
-  const rolls = readings.flatMap(({ kind, between: [screen], value }) => kind === 'roll' ? [{ screen: at(screen), mmPerM: -value }] : [])
+  const rolls = readings.flatMap(({ kind, between: [screen], value }) =>
+    kind === 'roll' ? [{ screen: at(screen), mmPerM: -value }] : [],
+  )
   return {
     screens: there, readings: inPlace(readingsOf({ gaps: seams('gap'), steps: seams('step'), rolls }, there, targets)),
     back: (moved) => {
       const by = movedBy(moved)
-      return new Map(screens.flatMap(({ name, travels }) => travels.map(({ adjuster }) => [`${name} ${adjuster}`, signOf(adjuster) * by(at(name), SEEN_AS[adjuster]) || 0] as const)))
+      return new Map(
+        screens.flatMap(({ name, travels }) =>
+          travels.map(
+            ({ adjuster }) => [`${name} ${adjuster}`, signOf(adjuster) * by(at(name), SEEN_AS[adjuster]) || 0] as const,
+          ),
+        ),
+      )
     },
   }
 }
@@ -52,7 +76,10 @@ const placeOf = ({ kind, between, end }: Reading) => `${kind} ${between.join(' '
  * Readings in the order of their places, to a millionth of a micrometre: what is less is left by sums that were done
  * another way round.
  */
-const inPlace = (readings: Reading[]) => readings.map(reading => ({ ...reading, value: Math.round(reading.value * 1e9) / 1e9 })).sort((a, b) => placeOf(a) < placeOf(b) ? -1 : 1)
+const inPlace = (readings: Reading[]) =>
+  readings
+    .map(reading => ({ ...reading, value: Math.round(reading.value * 1e9) / 1e9 }))
+    .sort((a, b) => (placeOf(a) < placeOf(b) ? -1 : 1))
 
 /**
  * Has a wall solved as it is or in a mirror, whichever comes first by what was read: where several answers are as good,
@@ -69,7 +96,10 @@ export function alikeInMirror(
   const ordered = [...screens].sort((a, b) => a.row - b.row || a.column - b.column)
   const here = { screens: ordered, readings: inPlace(readings) }
   const there = mirrored(screens, readings, targets)
-  const order = ({ screens, readings }: Pick<Mirrored, 'screens' | 'readings'>) => [...readings.map(({ value }) => value), ...screens.flatMap(({ travels }) => travels.map(({ least }) => least))]
+  const order = ({ screens, readings }: Pick<Mirrored, 'screens' | 'readings'>) => [
+    ...readings.map(({ value }) => value),
+    ...screens.flatMap(({ travels }) => travels.map(({ least }) => least)),
+  ]
   const [mine, theirs] = [order(here), order(there)]
   const differs = mine.findIndex((value, n) => Math.abs(value - theirs[n]!) > 1e-9)
   if (differs < 0 || theirs[differs]! >= mine[differs]!)

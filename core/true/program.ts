@@ -28,7 +28,11 @@ const FOLLOWS: Adjuster = 'depth-bottom-right'
 
 /** The variables of an array: every adjuster of every screen but the fourth depth screws. */
 export const variablesOf = (screens: TrueScreen[]): Variable[] =>
-  screens.flatMap(({ name, travels }, s) => travels.flatMap((travel, t) => travel.adjuster === FOLLOWS ? [] : [{ ...travel, screen: name, name: `a${s}_${t}` }]))
+  screens.flatMap(({ name, travels }, s) =>
+    travels.flatMap((travel, t) =>
+      travel.adjuster === FOLLOWS ? [] : [{ ...travel, screen: name, name: `a${s}_${t}` }],
+    ),
+  )
 
 const term = (by: number, name: string) => `${by < 0 ? '-' : '+'} ${Math.abs(by).toPrecision(12)} ${name}`
 const PER_LINE = 8
@@ -36,11 +40,25 @@ const PER_LINE = 8
 const sumOf = (terms: string[]) => terms.map((each, n) => n > 0 && n % PER_LINE === 0 ? `\n  ${each}` : each).join(' ')
 
 /** The fourth depth screws, each by the three that it follows from. */
-function fourthsOf(screens: TrueScreen[], variables: Variable[]): { name: string, terms: { by: number, of: string }[] }[] {
+function fourthsOf(
+  screens: TrueScreen[],
+  variables: Variable[],
+): { name: string, terms: { by: number, of: string }[] }[] {
   return screens.flatMap(({ name, travels }, s) => {
     const of = (adjuster: Adjuster) => variables.find(each => each.screen === name && each.adjuster === adjuster)?.name
     const [tl, tr, bl] = [of('depth-top-left'), of('depth-top-right'), of('depth-bottom-left')]
-    return tl && tr && bl && travels.some(({ adjuster }) => adjuster === FOLLOWS) ? [{ name: `f${s}`, terms: [{ by: 1, of: tr }, { by: 1, of: bl }, { by: -1, of: tl }] }] : []
+    return tl && tr && bl && travels.some(({ adjuster }) => adjuster === FOLLOWS)
+      ? [
+          {
+            name: `f${s}`,
+            terms: [
+              { by: 1, of: tr },
+              { by: 1, of: bl },
+              { by: -1, of: tl },
+            ],
+          },
+        ]
+      : []
   })
 }
 
@@ -51,14 +69,28 @@ interface Row { name: string, terms: string[], least?: number, most?: number }
  * be.
  */
 function limits(screens: TrueScreen[], variables: Variable[]): Row[] {
-  const of = (screen: string, adjuster: Adjuster) => variables.find(each => each.screen === screen && each.adjuster === adjuster)?.name
+  const of = (screen: string, adjuster: Adjuster) =>
+    variables.find(each => each.screen === screen && each.adjuster === adjuster)?.name
   return screens.flatMap(({ name, span, roll, travels }, s): Row[] => {
     const fourth = travels.find(({ adjuster }) => adjuster === FOLLOWS)
-    const [tl, tr, bl] = (['depth-top-left', 'depth-top-right', 'depth-bottom-left'] as const).map(adjuster => of(name, adjuster))
+    const [tl, tr, bl] = (['depth-top-left', 'depth-top-right', 'depth-bottom-left'] as const).map(adjuster =>
+      of(name, adjuster),
+    )
     const [left, right] = [of(name, 'height-left'), of(name, 'height-right')]
     return [
-      ...fourth && tl && tr && bl ? [{ name: `plane${s}`, terms: [term(1, tr), term(1, bl), term(-1, tl)], least: fourth.least, most: fourth.most }] : [],
-      ...left && right && span !== undefined ? [{ name: `roll${s}`, terms: [term(1, right), term(-1, left)], least: -roll * span, most: roll * span }] : [],
+      ...(fourth && tl && tr && bl
+        ? [
+            {
+              name: `plane${s}`,
+              terms: [term(1, tr), term(1, bl), term(-1, tl)],
+              least: fourth.least,
+              most: fourth.most,
+            },
+          ]
+        : []),
+      ...(left && right && span !== undefined
+        ? [{ name: `roll${s}`, terms: [term(1, right), term(-1, left)], least: -roll * span, most: roll * span }]
+        : []),
     ]
   })
 }
@@ -77,13 +109,24 @@ function within(readings: Reading[], variables: Variable[], largest: string | nu
       return name ? [term(by * reading.weight, name)] : []
     })
     const now = deviation(reading, reading.value)
-    if (typeof largest === 'string') return [`r${n}u: ${sumOf([...terms, term(-1, largest)])} <= ${(-now).toPrecision(12)}`, `r${n}d: ${sumOf([...terms, term(1, largest)])} >= ${(-now).toPrecision(12)}`]
+    if (typeof largest === 'string')
+      return [
+        `r${n}u: ${sumOf([...terms, term(-1, largest)])} <= ${(-now).toPrecision(12)}`,
+        `r${n}d: ${sumOf([...terms, term(1, largest)])} >= ${(-now).toPrecision(12)}`,
+      ]
     if (terms.length === 0) return []
-    return [`r${n}u: ${sumOf(terms)} <= ${(largest - now).toPrecision(12)}`, `r${n}d: ${sumOf(terms)} >= ${(-largest - now).toPrecision(12)}`]
+    return [
+      `r${n}u: ${sumOf(terms)} <= ${(largest - now).toPrecision(12)}`,
+      `r${n}d: ${sumOf(terms)} >= ${(-largest - now).toPrecision(12)}`,
+    ]
   })
 }
 
-const boundsOf = (variables: Variable[]) => variables.map(({ name, least, most }) => ` ${Math.min(least, 0).toPrecision(12)} <= ${name} <= ${Math.max(most, 0).toPrecision(12)}`)
+const boundsOf = (variables: Variable[]) =>
+  variables.map(
+    ({ name, least, most }) =>
+      ` ${Math.min(least, 0).toPrecision(12)} <= ${name} <= ${Math.max(most, 0).toPrecision(12)}`,
+  )
 
 /** The adjusters that a reading hangs on, as terms of a sum. */
 function termsOf({ effects }: Reading, variables: Variable[]): { by: number, of: string }[] {
@@ -124,7 +167,10 @@ const isDepth = ({ adjuster }: { adjuster: Adjuster }) => adjuster.startsWith('d
  */
 function partsOf(readings: Reading[], unread: Reading[], screens: TrueScreen[]): Part[] {
   return [false, true].flatMap((depth) => {
-    const mine = screens.map(screen => ({ ...screen, travels: screen.travels.filter(travel => isDepth(travel) === depth) }))
+    const mine = screens.map(screen => ({
+      ...screen,
+      travels: screen.travels.filter(travel => isDepth(travel) === depth),
+    }))
     const variables = variablesOf(mine)
     const read = readings.filter(({ kind }) => (kind === 'step') === depth)
     if (variables.length === 0 || read.length === 0) return []
@@ -136,16 +182,43 @@ function partsOf(readings: Reading[], unread: Reading[], screens: TrueScreen[]):
 
 /** The first program of a part: the least largest deviation. */
 function leastLargest({ readings, variables, fixed }: Part, solve: LinearSolver): LinearAnswer {
-  const answer = solve(['Minimize', ' obj: t', 'Subject To', ...within(readings, variables, 't'), ...fixed, 'Bounds', ' t >= 0', ...boundsOf(variables), 'End'].join('\n'))
+  const answer = solve(
+    [
+      'Minimize',
+      ' obj: t',
+      'Subject To',
+      ...within(readings, variables, 't'),
+      ...fixed,
+      'Bounds',
+      ' t >= 0',
+      ...boundsOf(variables),
+      'End',
+    ].join('\n'),
+  )
   if (!answer.optimal) throw new Error('The seams cannot be solved: their readings contradict each other.')
   return answer
 }
 
 /** How much a screen is rolled by its two height screws, mm between them. */
-function rollsOf(screens: TrueScreen[], variables: Variable[]): { name: string, terms: { by: number, of: string }[] }[] {
+function rollsOf(
+  screens: TrueScreen[],
+  variables: Variable[],
+): { name: string, terms: { by: number, of: string }[] }[] {
   return screens.flatMap(({ name }, s) => {
-    const [left, right] = (['height-left', 'height-right'] as const).map(adjuster => variables.find(each => each.screen === name && each.adjuster === adjuster)?.name)
-    return left && right ? [{ name: `w${s}`, terms: [{ by: 1, of: right }, { by: -1, of: left }] }] : []
+    const [left, right] = (['height-left', 'height-right'] as const).map(
+      adjuster => variables.find(each => each.screen === name && each.adjuster === adjuster)?.name,
+    )
+    return left && right
+      ? [
+          {
+            name: `w${s}`,
+            terms: [
+              { by: 1, of: right },
+              { by: -1, of: left },
+            ],
+          },
+        ]
+      : []
   })
 }
 
@@ -163,13 +236,32 @@ const ROLL = 0.01
 function leastMoved(part: Part, largest: number, solve: LinearSolver): LinearAnswer {
   const { readings, unread, variables, screens, fixed } = part
   const moves = [
-    ...variables.map(({ name }) => ({ name, cost: 1, terms: [{ by: 1, of: name }] })), ...fourthsOf(screens, variables).map(each => ({ ...each, cost: 1 })),
+    ...variables.map(({ name }) => ({ name, cost: 1, terms: [{ by: 1, of: name }] })),
+    ...fourthsOf(screens, variables).map(each => ({ ...each, cost: 1 })),
     ...rollsOf(screens, variables).map(each => ({ ...each, cost: ROLL })),
-    ...unread.map((reading, n) => ({ name: `g${n}`, terms: termsOf(reading, variables), cost: UNREAD }))
+    ...unread
+      .map((reading, n) => ({ name: `g${n}`, terms: termsOf(reading, variables), cost: UNREAD }))
       .filter(({ terms }) => terms.length > 0),
   ]
-  const sizes = moves.flatMap(({ name, terms }) => [-1, 1].map((sign, n) => `${n === 0 ? 'u' : 'd'}${name}: m${name} ${terms.map(({ by, of }) => term(sign * by, of)).join(' ')} >= 0`))
-  return solve(['Minimize', ` obj: ${sumOf(moves.map(({ name, cost }) => term(cost, `m${name}`)))}`, 'Subject To', ...within(readings, variables, largest + SLACK), ...sizes, ...fixed, 'Bounds', ...boundsOf(variables), 'End'].join('\n'))
+  const sizes = moves.flatMap(({ name, terms }) =>
+    [-1, 1].map(
+      (sign, n) =>
+        `${n === 0 ? 'u' : 'd'}${name}: m${name} ${terms.map(({ by, of }) => term(sign * by, of)).join(' ')} >= 0`,
+    ),
+  )
+  return solve(
+    [
+      'Minimize',
+      ` obj: ${sumOf(moves.map(({ name, cost }) => term(cost, `m${name}`)))}`,
+      'Subject To',
+      ...within(readings, variables, largest + SLACK),
+      ...sizes,
+      ...fixed,
+      'Bounds',
+      ...boundsOf(variables),
+      'End',
+    ].join('\n'),
+  )
 }
 
 /**
@@ -202,4 +294,14 @@ export function solveExactly(
 
 /** The largest deviation of some readings once adjusters have moved so. */
 export const largestAfter = (readings: Reading[], moved: Map<string, number>): number =>
-  Math.max(0, ...readings.map(reading => Math.abs(deviation(reading, after(reading, (screen, adjuster) => moved.get(`${screen} ${adjuster}`) ?? 0)))))
+  Math.max(
+    0,
+    ...readings.map(reading =>
+      Math.abs(
+        deviation(
+          reading,
+          after(reading, (screen, adjuster) => moved.get(`${screen} ${adjuster}`) ?? 0),
+        ),
+      ),
+    ),
+  )

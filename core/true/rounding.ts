@@ -39,7 +39,12 @@ interface Knob {
 /**
  * What has to hold of a reading or of a gap that nobody read: where it is, and what it may be without counting, mm.
  */
-interface Row { value: number, least: number, most: number, effects: { screen: string, adjuster: Adjuster, by: number }[] }
+interface Row {
+  value: number
+  least: number
+  most: number
+  effects: { screen: string, adjuster: Adjuster, by: number }[]
+}
 
 /** Screens that share a seam, and each by itself. */
 function neighbours(screens: TrueScreen[]): string[][] {

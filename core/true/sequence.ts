@@ -35,7 +35,8 @@ class Gaps {
 
   private changesOf(screens: string[]): Map<number, number> {
     const all = new Map<number, number>()
-    for (const screen of screens) for (const [n, by] of this.changes.get(screen) ?? []) all.set(n, (all.get(n) ?? 0) + by)
+    for (const screen of screens)
+      for (const [n, by] of this.changes.get(screen) ?? []) all.set(n, (all.get(n) ?? 0) + by)
     return all
   }
 
@@ -56,12 +57,17 @@ class Gaps {
  * The order of some things in which what each does leaves no case against another: the first of them that does, again
  * and again.
  */
-function inOrder<Thing>(things: Thing[], screensOf: (thing: Thing) => string[], gaps: Gaps): { thing: Thing, touches: number }[] {
+function inOrder<Thing>(
+  things: Thing[],
+  screensOf: (thing: Thing) => string[],
+  gaps: Gaps,
+): { thing: Thing, touches: number }[] {
   const left = [...things]
   const order: { thing: Thing, touches: number }[] = []
   while (left.length > 0) {
     const tried = left.map(thing => ({ thing, touches: gaps.overlap(screensOf(thing)) }))
-    const next = tried.find(({ touches }) => touches <= NOTHING) ?? tried.reduce((a, b) => b.touches < a.touches ? b : a)
+    const next
+      = tried.find(({ touches }) => touches <= NOTHING) ?? tried.reduce((a, b) => (b.touches < a.touches ? b : a))
     left.splice(left.indexOf(next.thing), 1)
     gaps.turn(screensOf(next.thing))
     order.push(next)
@@ -76,14 +82,29 @@ function inOrder<Thing>(things: Thing[], screensOf: (thing: Thing) => string[], 
  * @param moved how far each adjuster goes, mm
  * @param pullsOut whether a screen's mount comes out of the wall
  */
-export function sequenceOf(screens: TrueScreen[], readings: Reading[], moved: (screen: string, adjuster: Adjuster) => number, pullsOut: (screen: string) => boolean): TurnStep[] {
+export function sequenceOf(
+  screens: TrueScreen[],
+  readings: Reading[],
+  moved: (screen: string, adjuster: Adjuster) => number,
+  pullsOut: (screen: string) => boolean,
+): TurnStep[] {
   const gaps = readings.filter(({ kind }) => kind === 'gap')
-  const turning = screens.filter(({ name, travels }) => travels.some(({ adjuster }) => Math.abs(moved(name, adjuster)) > 1e-9)).sort((a, b) => a.row - b.row || a.column - b.column)
-  const rows = [...new Set(turning.map(({ row }) => row))].map(row => ({ row, names: turning.filter(screen => screen.row === row).map(({ name }) => name) }))
+  const turning = screens
+    .filter(({ name, travels }) => travels.some(({ adjuster }) => Math.abs(moved(name, adjuster)) > 1e-9))
+    .sort((a, b) => a.row - b.row || a.column - b.column)
+  const rows = [...new Set(turning.map(({ row }) => row))].map(row => ({
+    row,
+    names: turning.filter(screen => screen.row === row).map(({ name }) => name),
+  }))
   const [byRow, byScreen] = [new Gaps(gaps, moved), new Gaps(gaps, moved)]
   return inOrder(rows, ({ names }) => names, byRow).map(({ thing: { row, names }, touches }) => {
     const inRow = inOrder(names, name => [name], byScreen)
     const most = Math.max(touches, ...inRow.map(each => each.touches))
-    return { row, screens: inRow.map(({ thing }) => thing), pulled: names.some(pullsOut), ...most > NOTHING && { touches: most } }
+    return {
+      row,
+      screens: inRow.map(({ thing }) => thing),
+      pulled: names.some(pullsOut),
+      ...(most > NOTHING && { touches: most }),
+    }
   })
 }

@@ -18,8 +18,15 @@ export function turnFaults(screens: TrueScreen[], moves: EntryOf<'turned'>['move
     const of = `${ADJUSTER_NAMES[adjuster]} of ${screen.toUpperCase().replace('C', ' C')}`
     if (!travel) return [words`This adjuster does not exist: ${of}.`]
     const by = mm ?? (turns ?? 0) * (travel.perTurn ?? 0)
-    if (by > travel.most + SAME) return [words`${capital(of)}: ${by} is more than the ${Math.max(0, travel.most)} of travel left in that direction.`]
-    if (by < travel.least - SAME) return [words`${capital(of)}: ${Math.abs(by)} is more than the ${Math.max(0, -travel.least)} of travel left in that direction.`]
+    if (by > travel.most + SAME)
+      return [
+        words`${capital(of)}: ${by} is more than the ${Math.max(0, travel.most)} of travel left in that direction.`,
+      ]
+    if (by < travel.least - SAME)
+      return [
+        words`${capital(of)}: ${Math.abs(by)} is more than the ${Math.max(0, -travel.least)} of travel left in that
+          direction.`,
+      ]
     return []
   })
 }

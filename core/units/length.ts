@@ -1,6 +1,6 @@
 /** Millimetres in one inch, exact by definition (international inch, 1959). */
 export const MM_PER_INCH = 25.4
-const INCHES_PER_FOOT = 12
+export const INCHES_PER_FOOT = 12
 
 /** The two systems a length is typed and shown in; inside, every length is in millimetres. */
 export type UnitSystem = 'metric' | 'imperial'
@@ -9,74 +9,6 @@ export type UnitSystem = 'metric' | 'imperial'
 export interface Precision {
   decimals?: 0 | 1
   denominator?: 16 | 32
-}
-
-/** What a typed length was read as, or what is wrong with it, in words. */
-export type Reading = { ok: true, mm: number } | { ok: false, message: string }
-
-const VULGAR: Record<string, string> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
-}
-
-const MM_PER_UNIT: Record<string, number> = { mm: 1, cm: 10, m: 1000 }
-
-const METRIC = /^([+-]?)(\d+\.?\d*|\.\d+)\s*(mm|cm|m)?$/
-const IMPERIAL = /^([+-]?)(?:(\d+\.?\d*|\.\d+)\s*(?:'|ft|feet|foot))?[\s-]*(?:(\d+\.?\d*|\.\d+)(?![\d/]))?[\s-]*(?:(\d+)\/(\d+))?\s*("|in|inch|inches)?$/
-/** `1,830` may be a decimal comma or a thousands separator: a factor of a thousand apart. */
-const AMBIGUOUS_COMMA = /^[+-]?[1-9]\d{0,2},\d{3}(?!\d)\s*(?:mm|cm|in|inch|inches|")?$/
-
-const EXPECTED = {
-  metric: 'enter a length such as 1830, 183 cm, 1.83 m or 6\' 0 1/16"',
-  imperial: 'enter a length such as 72 1/16, 6\' 0 1/16", 72.0625 in or 1830 mm',
-}
-
-function plain(text: string): string {
-  return text
-    .replace(/[⁄∕]/g, '/')
-    .replace(/[½¼¾⅛⅜⅝⅞]/g, fraction => ` ${VULGAR[fraction]}`)
-    .replace(/[′’‘]/g, '\'')
-    .replace(/[″”“]|''/g, '"')
-    .replace(/[−–]/g, '-')
-    .trim()
-    .toLowerCase()
-}
-
-/**
- * Reads a length as people type it: `1830`, `1.83 m`, `6' 0 1/16"`, `72 1/16"`, `½"`.
- *
- * A bare number is in `system`'s own unit: millimetres, or inches. Decimal commas and points are
- * both read. Anything doubtful is refused with a message that says what was expected.
- *
- * @returns the length in mm, exact to the double, or the fault in words
- * @example
- * parseLength('6\' 0 1/16"', 'metric') // { ok: true, mm: 1830.3875 }
- */
-export function parseLength(text: string, system: UnitSystem): Reading {
-  const fail = (why: string): Reading => ({ ok: false, message: `${why}: ${EXPECTED[system]}` })
-  const typed = plain(text)
-  if (typed === '') return fail('Nothing is entered')
-  if (AMBIGUOUS_COMMA.test(typed)) return fail(`“${text.trim()}” could have a decimal comma or a thousands comma, so leave the comma out or change the number of decimals`)
-  const decimal = typed.replace(',', '.')
-
-  const metric = METRIC.exec(decimal)
-  if (metric) {
-    const [, sign, digits, unit] = metric
-    const mmPerUnit = unit ? MM_PER_UNIT[unit]! : system === 'metric' ? 1 : MM_PER_INCH
-    return { ok: true, mm: (sign === '-' ? -1 : 1) * Number(digits) * mmPerUnit }
-  }
-
-  const imperial = IMPERIAL.exec(decimal)
-  if (!imperial) return fail(`“${text.trim()}” is not a length`)
-  const [, sign, feet, inches, numerator, denominator, mark] = imperial
-  if (feet === undefined && inches === undefined && numerator === undefined) return fail(`“${text.trim()}” is not a length`)
-  if (feet === undefined && mark === undefined && system === 'metric') return fail(`“${text.trim()}” has no unit`)
-  if (denominator !== undefined && Number(denominator) === 0) return fail('A fraction cannot be divided by 0')
-  const fraction = numerator === undefined ? 0 : Number(numerator) / Number(denominator)
-  if (inches !== undefined && fraction >= 1) return fail('The fraction after whole inches must be less than 1')
-  if (inches !== undefined && numerator !== undefined && inches.includes('.')) return fail('Enter decimal inches or a fraction, not both')
-  const total = Number(inches ?? 0) + fraction
-  if (feet !== undefined && total >= INCHES_PER_FOOT) return fail('Inches after feet must be less than 12')
-  return { ok: true, mm: (sign === '-' ? -1 : 1) * (Number(feet ?? 0) * INCHES_PER_FOOT + total) * MM_PER_INCH }
 }
 
 /** Guards half-way values against the last bit of a double; far below anything that can be marked. */

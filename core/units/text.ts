@@ -1,3 +1,4 @@
+import { memoize } from '../memo'
 import { formatLength, type Precision, type UnitSystem } from './length'
 import { quantityToString, type Quantity } from './quantity'
 
@@ -7,6 +8,9 @@ export interface LengthTerm { mm: number }
 /** A sentence with lengths and other quantities in it: shown in whatever units its reader uses. */
 export type Text = (string | LengthTerm | Quantity)[]
 
+/** A sentence may go over several lines of a file: what ends a line in it is a space. */
+const joinedLines = memoize((strings: TemplateStringsArray) => strings.map(each => each.replace(/\s*\n\s*/g, ' ')))
+
 /**
  * Writes a sentence whose bare numbers are lengths in mm; counts and other figures go in as strings.
  *
@@ -15,7 +19,7 @@ export type Text = (string | LengthTerm | Quantity)[]
  */
 export function words(strings: TemplateStringsArray, ...values: (string | number | Quantity | Text)[]): Text {
   const parts: Text = []
-  strings.forEach((string, index) => {
+  joinedLines(strings).forEach((string, index) => {
     if (string) parts.push(string)
     const value = values[index]
     if (typeof value === 'number') parts.push({ mm: value })
@@ -35,7 +39,11 @@ export function words(strings: TemplateStringsArray, ...values: (string | number
 export function beside({ x, y }: { x: number, y: number }): Text {
   const across = x === 0 ? [] : words`${Math.abs(x)} ${x > 0 ? 'right of' : 'left of'}`
   const up = y === 0 ? [] : words`${Math.abs(y)} ${y > 0 ? 'above' : 'below'}`
-  return across.length > 0 && up.length > 0 ? words`${across} and ${up}` : across.length + up.length > 0 ? [...across, ...up] : ['at']
+  return across.length > 0 && up.length > 0
+    ? words`${across} and ${up}`
+    : across.length + up.length > 0
+      ? [...across, ...up]
+      : ['at']
 }
 
 /** Lengths inside sentences are shown a step finer than marks, so that sums can be followed. */
@@ -44,7 +52,8 @@ export const SENTENCE_PRECISION: Precision = { decimals: 1, denominator: 32 }
 /** Between two lengths of one phrase the unit is written once, after the last: 520 × 480 mm, 1200 to 1800 mm. */
 const SHARED_UNIT = /^ (×|to|and|or) $/
 
-const lengthToString = (mm: number, system: UnitSystem): string => formatLength(mm, system, SENTENCE_PRECISION).replace(/\.0$/, '')
+const lengthToString = (mm: number, system: UnitSystem): string =>
+  formatLength(mm, system, SENTENCE_PRECISION).replace(/\.0$/, '')
 
 /**
  * A sentence in plain characters, its figures in the reader's units; a metric length has its unit behind it.
@@ -68,7 +77,13 @@ export function textToString(text: Text, system: UnitSystem): string {
 /** A sum in plain characters: as a sentence, but with bare millimetres, as the result beside it has the unit. */
 export function sumToString(text: Text, system: UnitSystem): string {
   return text
-    .map(part => typeof part === 'string' ? part : 'unit' in part ? quantityToString(part, system) : lengthToString(part.mm, system))
+    .map(part =>
+      typeof part === 'string'
+        ? part
+        : 'unit' in part
+          ? quantityToString(part, system)
+          : lengthToString(part.mm, system),
+    )
     .join('')
 }
 

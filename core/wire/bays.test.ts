@@ -3,7 +3,7 @@ import { wiredWall } from '../../tests/fixtures/wired'
 import type { Job, Wall } from '../job'
 import type { Member } from '../survey'
 import { baysBetween, baysOf } from './bays'
-import { placeBoxes } from './boxes'
+import { placeBoxes } from './placeBoxes'
 import { screensOf } from './screens'
 
 let made: { wall: Wall, job: Job }
@@ -13,7 +13,10 @@ const { wall, job } = made!
 const leaning = (slope: number, sd = 0) =>
   plan.members.map((member): Member => ({ ...member, sd: 0, lean: { slope, sd, at: 1000 } }))
 const boxesOn = (members: Member[]) =>
-  placeBoxes(wall, members, plan.arrays, screensOf(wall, plan.arrays, job.catalogue), job.catalogue, {})
+  placeBoxes({
+    wall, members, arrays: plan.arrays, screens: screensOf(wall, plan.arrays, job.catalogue),
+    models: job.catalogue.boxes!, rules: {},
+  })
 
 describe('bays between leaning studs', () => {
   it('are those of plumb studs at the height at which these were read, and move with them above and below', () => {

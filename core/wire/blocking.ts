@@ -18,11 +18,18 @@ const AT_ENDS = 20
  * What stands, or may stand, across a bay: rows of blocking run over the wall, or are known of one bay only, and are
  * then likely in the others at that height; where a line went through, nothing is.
  */
-export function blockingIn({ blocking, passed = [], height }: Pick<Wall, 'blocking' | 'passed' | 'height'>, bay: Bay): Across[] {
+export function blockingIn(
+  { blocking, passed = [], height }: Pick<Wall, 'blocking' | 'passed' | 'height'>,
+  bay: Bay,
+): Across[] {
   const isHere = ({ x1 = -Infinity, x2 = Infinity }: { x1?: number, x2?: number }) => x1 < bay.to && x2 > bay.from
   const went = passed.filter(isHere)
-  const isClear = (y: number) => went.some(({ y1, y2 }) => y >= Math.min(y1, y2) + AT_ENDS && y <= Math.max(y1, y2) - AT_ENDS)
-  const rows: Across[] = (blocking ?? []).map(row => ({ y: row.y, likely: !row.found ? SUSPECTED : isHere(row) ? 1 : BESIDE_FOUND }))
+  const isClear = (y: number) =>
+    went.some(({ y1, y2 }) => y >= Math.min(y1, y2) + AT_ENDS && y <= Math.max(y1, y2) - AT_ENDS)
+  const rows: Across[] = (blocking ?? []).map(row => ({
+    y: row.y,
+    likely: !row.found ? SUSPECTED : isHere(row) ? 1 : BESIDE_FOUND,
+  }))
   const unseen: Across[] = blocking ? [] : [{ y: height / 2, likely: UNSEEN }]
   return [...rows, ...unseen].filter(({ y, likely }) => likely === 1 || !isClear(y))
 }

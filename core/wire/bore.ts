@@ -43,7 +43,9 @@ export function filled(cables: Pick<CableModel, 'diameter'>[]): number {
  * // two of 8.6: √(2 × 8.6² ÷ 0.31) = 21.8, so 22; one with a plug of 21 × 11: 21 + 4 = 25
  */
 export function boreFor(cables: Passing[], units: UnitSystem = 'metric'): number {
-  const plugs = cables.flatMap(({ plug }) => plug ? [Math.max(plug.width, plug.height) + BESIDE_PLUG, Math.hypot(plug.width, plug.height)] : [])
+  const plugs = cables.flatMap(({ plug }) =>
+    plug ? [Math.max(plug.width, plug.height) + BESIDE_PLUG, Math.hypot(plug.width, plug.height)] : [],
+  )
   const needed = Math.max(LEAST, filled(cables), ...plugs)
   return BITS[units].find(bit => bit >= needed - 1e-9) ?? Number.NaN
 }
@@ -53,8 +55,12 @@ export function mayBore({ structure, bearing }: Pick<Wall, 'structure' | 'bearin
   const { memberDepth, kind } = structure
   if (memberDepth === undefined || !Number.isFinite(hole)) return false
   if (kind === 'steel-stud') return hole <= Math.min(STEEL, memberDepth / 2) + 1e-9
-  return hole <= (bearing === false ? MOST_BORED.notBearing : MOST_BORED.bearing) * memberDepth + 1e-9 && hole + 2 * EDGE <= memberDepth + 1e-9
+  return (
+    hole <= (bearing === false ? MOST_BORED.notBearing : MOST_BORED.bearing) * memberDepth + 1e-9
+    && hole + 2 * EDGE <= memberDepth + 1e-9
+  )
 }
 
 /** Steel plates that a hole in the middle of a stud wants: one on each face that it comes too near to. */
-export const guardPlates = (memberDepth: number, hole: number): number => (memberDepth - hole) / 2 < FROM_FACE - 1e-9 ? 2 : 0
+export const guardPlates = (memberDepth: number, hole: number): number =>
+  (memberDepth - hole) / 2 < FROM_FACE - 1e-9 ? 2 : 0

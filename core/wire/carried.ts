@@ -16,8 +16,13 @@ const NEARLY = 100
  * How a bay is found again from above or below: by a dimension from what is seen on both levels, the nearest first:
  * the ends of the wall, the surveyor's references, and pipes and ducts that go on through the ceiling or the floor.
  */
-export function carriedTo({ width, height, references = [], features = [] }: Pick<Wall, 'width' | 'height' | 'references' | 'features'>, x: number, side: 'above' | 'below'): Carried[] {
-  const goesOn = ({ y, height: tall }: { y: number, height: number }) => side === 'above' ? y + tall >= height - NEARLY : y <= NEARLY
+export function carriedTo(
+  { width, height, references = [], features = [] }: Pick<Wall, 'width' | 'height' | 'references' | 'features'>,
+  x: number,
+  side: 'above' | 'below',
+): Carried[] {
+  const goesOn = ({ y, height: tall }: { y: number, height: number }) =>
+    side === 'above' ? y + tall >= height - NEARLY : y <= NEARLY
   return [
     { from: 'the left edge of the wall', off: x },
     { from: 'the right edge of the wall', off: x - width },

@@ -7,7 +7,13 @@ import { words, type Text } from '../units'
  * What a cable has to do: how far it goes, mm, whether in a wall or through a void that carries air, and behind what
  * breaker, A. A thicker one bends wider at a pull-out, so that how far is asked of each model.
  */
-export interface Duty { kind: string, needed: (model: CableModel) => number, inWall: boolean, plenum: boolean, amps?: number }
+export interface Duty {
+  kind: string
+  needed: (model: CableModel) => number
+  inWall: boolean
+  plenum: boolean
+  amps?: number
+}
 
 /** The model that does it and the stocked length that is taken, or why none does. */
 export interface Choice {
@@ -42,22 +48,65 @@ const ADD_SIGNAL = {
 
 /** What to take when nothing of a kind goes so far. */
 function fartherThan({ kind, needed, inWall }: Duty, cables: CableModel[]): Text {
-  const other = cables.filter(cable => isSignalKind(kind) && isSignalKind(cable.kind) && cable.kind !== kind && cable.farthest !== undefined && reaches(cable, needed(cable)) && (!inWall || cable.inWall)).sort((a, b) => a.farthest! - b.farthest!)[0]
+  const other = cables
+    .filter(
+      cable =>
+        isSignalKind(kind)
+        && isSignalKind(cable.kind)
+        && cable.kind !== kind
+        && cable.farthest !== undefined
+        && reaches(cable, needed(cable))
+        && (!inWall || cable.inWall),
+    )
+    .sort((a, b) => a.farthest! - b.farthest!)[0]
   return other
-    ? words`Use ${nameOf(other)} (${other.kind}), with a max run of ${other.farthest!}, and a converter at each end, or move the source closer.`
+    ? words`Use ${nameOf(other)} (${other.kind}), with a max run of ${other.farthest!}, and a converter at each end,
+      or move the source closer.`
     : words`Move the source closer, or add an amplifier in the run.`
 }
 
 /** Of some cables those that may be taken for a duty, or what none of them is. */
 function allowed(duty: Duty, cables: CableModel[]): { models: CableModel[], fault?: NonNullable<Choice['fault']> } {
   const { kind, inWall, plenum, amps } = duty
-  if (inWall && cables.length > 0 && cables.every(cable => isCord(cable.kind))) return { models: [], fault: { code: 'cord-in-wall', message: words`a flexible cord must not run inside a wall (NEC 400.12)`, remedy: words`Use installation cable, or a listed kit whose cord stays outside the wall.` } }
+  if (inWall && cables.length > 0 && cables.every(cable => isCord(cable.kind)))
+    return {
+      models: [],
+      fault: {
+        code: 'cord-in-wall',
+        message: words`a flexible cord must not run inside a wall (NEC 400.12)`,
+        remedy: words`Use installation cable, or a listed kit whose cord stays outside the wall.`,
+      },
+    }
   const rated = cables.filter(cable => !inWall || (cable.inWall && !isCord(cable.kind)))
-  if (rated.length === 0) return { models: [], fault: { code: 'cable-not-in-wall', message: words`no ${kind} cable is in-wall rated`, remedy: words`Add an in-wall rated cable to the catalogue, or run it on the wall face.` } }
+  if (rated.length === 0)
+    return {
+      models: [],
+      fault: {
+        code: 'cable-not-in-wall',
+        message: words`no ${kind} cable is in-wall rated`,
+        remedy: words`Add an in-wall rated cable to the catalogue, or run it on the wall face.`,
+      },
+    }
   const airy = rated.filter(cable => !plenum || cable.plenum)
-  if (airy.length === 0) return { models: [], fault: { code: 'cable-not-plenum', message: words`the void is a plenum, and no ${kind} cable is plenum rated`, remedy: words`Add a plenum-rated cable to the catalogue, or enter the wall from the other side.` } }
+  if (airy.length === 0)
+    return {
+      models: [],
+      fault: {
+        code: 'cable-not-plenum',
+        message: words`the void is a plenum, and no ${kind} cable is plenum rated`,
+        remedy: words`Add a plenum-rated cable to the catalogue, or enter the wall from the other side.`,
+      },
+    }
   const thick = airy.filter(cable => amps === undefined || cable.amps === undefined || cable.amps >= amps)
-  if (thick.length === 0) return { models: [], fault: { code: 'cable-too-thin', message: words`no ${kind} cable is rated for a ${String(amps)} A breaker`, remedy: words`Add a suitable cable, or have the electrician fit a smaller breaker.` } }
+  if (thick.length === 0)
+    return {
+      models: [],
+      fault: {
+        code: 'cable-too-thin',
+        message: words`no ${kind} cable is rated for a ${String(amps)} A breaker`,
+        remedy: words`Add a suitable cable, or have the electrician fit a smaller breaker.`,
+      },
+    }
   return { models: thick }
 }
 
@@ -84,7 +133,8 @@ function tooShort({ needed }: Duty, models: CableModel[]): Choice {
     judged,
     fault: {
       code: 'cable-too-short',
-      message: words`${needed(judged)} is longer than the stocked lengths of ${list(models)}: the longest is ${longest(judged)}`,
+      message: words`${needed(judged)} is longer than the stocked lengths of ${list(models)}: the longest is
+        ${longest(judged)}`,
       remedy: words`Have one made up, move the source closer, or joint it in a box where this is allowed.`,
     },
   }
@@ -121,9 +171,25 @@ export function chooseCable(duty: Duty, catalogue: CableModel[], byHand?: CableM
 }
 
 /** The cables of a kind that may be in a bundle, the thickest of which, and the widest plug, the hole must take. */
-export function thickestOf(kind: string, inWall: boolean, catalogue: CableModel[], byHand?: CableModel): Pick<CableModel, 'diameter' | 'plug'> | undefined {
-  const { models } = allowed({ kind, needed: () => 0, inWall, plenum: false }, byHand ? [byHand] : catalogue.filter(cable => cable.kind === kind && !cable.retired))
+export function thickestOf(
+  kind: string,
+  inWall: boolean,
+  catalogue: CableModel[],
+  byHand?: CableModel,
+): Pick<CableModel, 'diameter' | 'plug'> | undefined {
+  const { models } = allowed(
+    { kind, needed: () => 0, inWall, plenum: false },
+    byHand ? [byHand] : catalogue.filter(cable => cable.kind === kind && !cable.retired),
+  )
   if (models.length === 0) return undefined
-  const plugs = models.flatMap(({ plug }) => plug ? [plug] : [])
-  return { diameter: Math.max(...models.map(({ diameter }) => diameter)), ...plugs.length > 0 && { plug: { width: Math.max(...plugs.map(({ width }) => width)), height: Math.max(...plugs.map(({ height }) => height)) } } }
+  const plugs = models.flatMap(({ plug }) => (plug ? [plug] : []))
+  return {
+    diameter: Math.max(...models.map(({ diameter }) => diameter)),
+    ...(plugs.length > 0 && {
+      plug: {
+        width: Math.max(...plugs.map(({ width }) => width)),
+        height: Math.max(...plugs.map(({ height }) => height)),
+      },
+    }),
+  }
 }

@@ -12,7 +12,8 @@ const EXACT = 12
 const SLACK = 1e-9
 
 const roomOf = ({ amps, loaded }: Feed) => CONTINUOUS * amps - loaded
-const fits = (loads: Load[], feed: Feed) => loads.reduce((sum, { power }) => sum + ampsOf(power!, feed.volts), 0) <= roomOf(feed) + SLACK
+const fits = (loads: Load[], feed: Feed) =>
+  loads.reduce((sum, { power }) => sum + ampsOf(power!, feed.volts), 0) <= roomOf(feed) + SLACK
 
 /** How far the screens of one circuit are apart: half the way round all their middles, mm. */
 export function spreadOf(loads: Pick<Load, 'x' | 'y'>[]): number {
@@ -47,14 +48,21 @@ function packExactly(loads: Load[], feeds: Feed[]): Packing {
     for (let set = 1; set < all; set++) out[set] = together(out[set & (set - 1)]!, values[31 - Math.clz32(set & -set)]!)
     return out
   }
-  const [left, right, low, high] = [overSets(Infinity, ({ x }) => x, Math.min), overSets(-Infinity, ({ x }) => x, Math.max), overSets(Infinity, ({ y }) => y, Math.min), overSets(-Infinity, ({ y }) => y, Math.max)]
+  const [left, right, low, high] = [
+    overSets(Infinity, ({ x }) => x, Math.min),
+    overSets(-Infinity, ({ x }) => x, Math.max),
+    overSets(Infinity, ({ y }) => y, Math.min),
+    overSets(-Infinity, ({ y }) => y, Math.max),
+  ]
   const spreads = left.map((from, set) => set === 0 ? 0 : right[set]! - from + high[set]! - low[set]!)
   let costs = new Float64Array(all).fill(Infinity)
   costs[0] = 0
   /** For each circuit, by the set that is fed once it is, which screens it feeds. */
   const takes = feeds.map((feed) => {
     const amps = overSets(0, ({ power }) => ampsOf(power!, feed.volts), (a, b) => a + b)
-    const possible = Uint8Array.from({ length: all }, (_, set) => Number(set === 0 || amps[set]! <= roomOf(feed) + SLACK))
+    const possible = Uint8Array.from({ length: all }, (_, set) =>
+      Number(set === 0 || amps[set]! <= roomOf(feed) + SLACK),
+    )
     const [next, took] = [new Float64Array(all).fill(Infinity), new Int32Array(all)]
     for (let fed = 0; fed < all; fed++) {
       if (costs[fed] === Infinity) continue
@@ -92,7 +100,9 @@ function packExactly(loads: Load[], feeds: Feed[]): Packing {
  */
 function packMany(loads: Load[], feeds: Feed[]): Packing {
   const order = [...loads.keys()].sort((a, b) => loads[b]!.power!.max - loads[a]!.power!.max || a - b)
-  const byRoom = [...feeds.keys()].sort((a, b) => roomOf(feeds[b]!) * feeds[b]!.volts - roomOf(feeds[a]!) * feeds[a]!.volts || a - b)
+  const byRoom = [...feeds.keys()].sort(
+    (a, b) => roomOf(feeds[b]!) * feeds[b]!.volts - roomOf(feeds[a]!) * feeds[a]!.volts || a - b,
+  )
   const fed: number[][] = feeds.map(() => [])
   const left: number[] = []
   for (const n of order) {
@@ -111,4 +121,5 @@ function packMany(loads: Load[], feeds: Feed[]): Packing {
  *
  * @param loads screens whose draw is known, in the order of the wall
  */
-export const packCircuits = (loads: Load[], feeds: Feed[]): Packing => loads.length <= EXACT ? packExactly(loads, feeds) : packMany(loads, feeds)
+export const packCircuits = (loads: Load[], feeds: Feed[]): Packing =>
+  loads.length <= EXACT ? packExactly(loads, feeds) : packMany(loads, feeds)

@@ -13,7 +13,8 @@ export const CONTINUOUS = 0.8
 const BTU = 3.412
 
 /** What a screen draws of a circuit at most, A. */
-export const ampsOf = ({ max, factor = 1 }: NonNullable<Display['power']>, volts: number): number => max / (volts * factor)
+export const ampsOf = ({ max, factor = 1 }: NonNullable<Display['power']>, volts: number): number =>
+  max / (volts * factor)
 
 /**
  * Current of some screens on a circuit together with what is on it already, as a share of its breaker, %, with its
@@ -24,19 +25,41 @@ export const ampsOf = ({ max, factor = 1 }: NonNullable<Display['power']>, volts
  * // three screens of 165 W at 230 V on a breaker of 16 A: 2.15 A
  * shareOf(loads, { amps: 16, volts: 230, loaded: 0 }).value // 13.45, in %
  */
-export function shareOf(loads: Load[], { amps, volts, loaded }: { amps: number, volts: number, loaded: number }): Figure {
+export function shareOf(
+  loads: Load[],
+  { amps, volts, loaded }: { amps: number, volts: number, loaded: number },
+): Figure {
   const groups = new Map<string, { count: number, power: NonNullable<Display['power']> }>()
   for (const { power } of loads) {
     if (!power) continue
     const key = `${power.max} ${power.factor ?? 1}`
     groups.set(key, { count: (groups.get(key)?.count ?? 0) + 1, power })
   }
-  const terms = [...groups.values()].map(({ count, power }) => `${count} × ${power.max} W ÷ (${volts} V × ${power.factor ?? 1})`)
+  const terms = [...groups.values()].map(
+    ({ count, power }) => `${count} × ${power.max} W ÷ (${volts} V × ${power.factor ?? 1})`,
+  )
   const current = loads.reduce((sum, { power }) => sum + (power ? ampsOf(power, volts) : 0), 0)
   return figure([
-    { label: 'Max current', expression: words`${terms.join(' + ') || '0'}${loads.every(({ power }) => power?.factor === undefined) ? ', power factor not known, taken as 1' : ''}`, value: current, unit: 'A' },
-    { label: 'With other load', expression: words`${current.toFixed(2)} A + ${String(loaded)} A`, value: current + loaded, unit: 'A' },
-    { label: 'Circuit load', expression: words`${(current + loaded).toFixed(2)} A ÷ breaker ${String(amps)} A; maximum for continuous loads ${String(100 * CONTINUOUS)} %`, value: 100 * (current + loaded) / amps, unit: '%', source: 'NEC 210.20; check with local code' },
+    {
+      label: 'Max current',
+      expression: words`${terms.join(' + ') || '0'}${loads.every(({ power }) => power?.factor === undefined) ? ', power factor not known, taken as 1' : ''}`,
+      value: current,
+      unit: 'A',
+    },
+    {
+      label: 'With other load',
+      expression: words`${current.toFixed(2)} A + ${String(loaded)} A`,
+      value: current + loaded,
+      unit: 'A',
+    },
+    {
+      label: 'Circuit load',
+      expression: words`${(current + loaded).toFixed(2)} A ÷ breaker ${String(amps)} A; maximum for continuous loads
+        ${String(100 * CONTINUOUS)} %`,
+      value: (100 * (current + loaded)) / amps,
+      unit: '%',
+      source: 'NEC 210.20; check with local code',
+    },
   ])
 }
 

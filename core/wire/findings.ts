@@ -20,9 +20,11 @@ const about = (wall: Wall) => ({ ...STAGE, subject: { kind: 'wall', id: wall.id 
 const aboutBox = (id: string) => ({ ...STAGE, subject: { kind: 'box', id } } as const)
 
 /** Names in a list, six of them at most. */
-const some = (names: string[]) => names.slice(0, 6).join(', ') + (names.length > 6 ? ` and ${names.length - 6} more` : '')
+const some = (names: string[]) =>
+  names.slice(0, 6).join(', ') + (names.length > 6 ? ` and ${names.length - 6} more` : '')
 const labels = (list: Load[]) => some(list.map(({ label }) => label))
-const capital = (text: Text): Text => typeof text[0] === 'string' ? [text[0].replace(/^./, letter => letter.toUpperCase()), ...text.slice(1)] : text
+const capital = (text: Text): Text =>
+  typeof text[0] === 'string' ? [text[0].replace(/^./, letter => letter.toUpperCase()), ...text.slice(1)] : text
 
 /** What is wrong, doubtful or not known of circuits. */
 function circuitFindings(wall: Wall, { circuits, loads, left }: Wiring): Finding[] {
@@ -36,7 +38,8 @@ function circuitFindings(wall: Wall, { circuits, loads, left }: Wiring): Finding
         ...about(wall),
         severity: 'stop',
         code: 'circuit-not-known' as const,
-        message: words`The ${source.amps === undefined ? 'breaker rating' : 'voltage'} of ${nameOfSource(source)} is not known: no screen can be put on it.`,
+        message: words`The ${source.amps === undefined ? 'breaker rating' : 'voltage'} of ${nameOfSource(source)} is
+          not known: no screen can be put on it.`,
         remedy: words`Read it at the panel and enter it.`,
       })),
     ...(wall.sources ?? [])
@@ -45,7 +48,8 @@ function circuitFindings(wall: Wall, { circuits, loads, left }: Wiring): Finding
         ...about(wall),
         severity: 'stop',
         code: 'source-gone' as const,
-        message: words`${nameOfSource(source)} was at ${itemName({ id: source.feature! })}, which is no longer on the wall.`,
+        message: words`${nameOfSource(source)} was at ${itemName({ id: source.feature! })}, which is no longer on the
+          wall.`,
         remedy: words`Enter its new position, or delete it.`,
       })),
     ...(unknown.length > 0 && sources.length > 0
@@ -55,7 +59,8 @@ function circuitFindings(wall: Wall, { circuits, loads, left }: Wiring): Finding
             severity: 'stop' as const,
             code: 'power-not-known' as const,
             facts: [unknown.length],
-            message: words`The power that ${labels(unknown)} ${unknown.length === 1 ? 'draws' : 'draw'} is not known: no circuit can be chosen for ${unknown.length === 1 ? 'it' : 'them'}.`,
+            message: words`The power that ${labels(unknown)} ${unknown.length === 1 ? 'draws' : 'draw'} is not known:
+              no circuit can be chosen for ${unknown.length === 1 ? 'it' : 'them'}.`,
             remedy: words`Enter typical power and max power in the catalogue, from the display’s data sheet.`,
           },
         ]
@@ -66,7 +71,8 @@ function circuitFindings(wall: Wall, { circuits, loads, left }: Wiring): Finding
             ...about(wall),
             severity: 'stop' as const,
             code: 'circuit-full' as const,
-            message: words`No circuit has capacity left for ${labels(left)}: max power ${quantity(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)), 'W')}.`,
+            message: words`No circuit has capacity left for ${labels(left)}: max power
+              ${quantity(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)), 'W')}.`,
             remedy: words`Have another circuit installed, or take load off an existing one.`,
           },
         ]
@@ -83,7 +89,11 @@ function circuitFindings(wall: Wall, { circuits, loads, left }: Wiring): Finding
 
 /** By the house rule on power, what boxes there should be. */
 const BY_RULE = { electrician: ['power', 'floor'], kit: ['kit-upper', 'kit-lower'], outlet: [] as string[] }
-const RULE_WORDS = { electrician: 'hard-wired by a licensed electrician', kit: 'by a listed in-wall kit', outlet: 'from an existing outlet' }
+const RULE_WORDS = {
+  electrician: 'hard-wired by a licensed electrician',
+  kit: 'by a listed in-wall kit',
+  outlet: 'from an existing outlet',
+}
 
 /** What is wrong with how power comes to the screens. */
 function powerFindings(wall: Wall, wiring: Wiring, { power = 'electrician' }: Rules): Finding[] {
@@ -126,7 +136,10 @@ function boxFindings({ boxes }: Wiring): Finding[] {
         ...aboutBox(box.id),
         severity: 'stop',
         code: 'box-no-place' as const,
-        message: words`Box ${itemName(box)}: ${box.wrong.reduce((text, each, n) => (n === 0 ? each : words`${text}; ${each}`), [])}.`,
+        message: words`Box ${itemName(box)}: ${box.wrong.reduce((text, each, n) => (n === 0
+          ? each
+          : words`${text};
+          ${each}`), [])}.`,
         ...(box.nearest
           ? { remedy: words`It fits at ${box.nearest.x} from wall left and ${box.nearest.y} above floor.` }
           : { remedy: box.cure ?? words`Use a smaller or shallower box, another stud bay, or a surface box.` }),
@@ -156,11 +169,15 @@ function wayFindings(wall: Wall, { boxes, routes, noWay, bays, works }: Wiring, 
     ...noWay.map(({ box, why }): Finding => ({
       ...aboutBox(box), ...(wall.void === undefined ? { severity: 'caution', code: 'void-not-known' } : { severity: 'stop', code: 'no-way' }), message: words`No cable route reaches box ${calledBox(box)}: ${why}.`,
       ...wall.void === undefined && { opens: { panel: 'routes', title: 'Enter voids' } },
-      remedy: wall.void === undefined ? words`Enter in Wire, under Routes, which voids are open.` : words`Feed it from an outlet in its stud bay, run a surface raceway, or have a void opened.`,
+      remedy: wall.void === undefined
+        ? words`Enter in Wire, under Routes, which voids are open.`
+        : words`Feed it
+        from an outlet in its stud bay, run a surface raceway, or have a void opened.`,
     })),
     ...mixed.map(({ to, bays: through }): Finding => ({
       ...aboutBox(to), severity: 'stop', code: 'signal-with-power' as const, message: words`Signal to box ${calledBox(to)} runs through ${through.length === 1 ? 'a stud bay' : 'stud bays'} with power, starting ${bays[through.find(bay => powered.has(bay))!]!.from} from wall left; no other route avoids it.`,
-      remedy: words`Bring it in from the other side, put the box in another stud bay, or choose the house rule that fixes them apart in one stud bay.`,
+      remedy: words`Bring it in from the other side, put the box in another stud bay, or choose the house rule that
+        fixes them apart in one stud bay.`,
     })),
     ...under.map(({ rect, routes: of }): Finding => ({ ...aboutBox(boxOf(of[0]!)), severity: 'caution', code: 'opening-under-plate' as const, message: words`An opening at ${rect.x} from wall left and ${rect.y} above floor is behind a plate.`, remedy: words`Close it and let the filler set before fitting the plate, or choose another route.` })),
     ...struck.map(({ rect, hazard }): Finding => ({ ...about(wall), severity: 'stop', code: 'opening-at-hazard' as const, message: words`An opening at ${rect.x} from wall left and ${rect.y} above floor is too close to ${hazard.name}.`, remedy: words`Locate it with a detector, and bring the cable in through another stud bay or from the other side.` })),
@@ -183,7 +200,10 @@ function cableFindings(wall: Wall, { cables, routes }: Wiring): Finding[] {
     }
     return [...out.values()]
   }
-  const subject = (cable: CablePlan) => cable.route === undefined ? { ...STAGE, subject: { kind: 'screen', id: cable.screen } as const } : aboutBox(routes.find(({ id }) => id === cable.route)!.to)
+  const subject = (cable: CablePlan) =>
+    cable.route === undefined
+      ? { ...STAGE, subject: { kind: 'screen', id: cable.screen } as const }
+      : aboutBox(routes.find(({ id }) => id === cable.route)!.to)
   const ends = (list: CablePlan[]) => some(list.map(({ to }) => to))
   return [
     ...groups(({ choice }) => choice.fault && JSON.stringify(choice.fault)).map((list): Finding => {
@@ -197,10 +217,28 @@ function cableFindings(wall: Wall, { cables, routes }: Wiring): Finding[] {
         ...(opens && { opens }),
       }
     }),
-    ...groups(({ unknown, choice }) => choice.fault ? undefined : unknown).map((list): Finding => ({ ...about(wall), severity: 'caution', code: 'cable-length-not-known' as const, message: words`${capital(words`${list[0]!.unknown!}`)} is not known: no length can be chosen for the ${list[0]!.kind} cable to ${ends(list)}.`, remedy: words`Measure it and enter it in Wire.` })),
-    ...groups(({ choice, kind }) => choice.tooShort && choice.model && choice.tooShort.id !== choice.model.id ? `${kind} ${choice.tooShort.id} ${choice.model.id}` : undefined).map((list): Finding => {
+    ...groups(({ unknown, choice }) => (choice.fault ? undefined : unknown)).map((list): Finding => ({
+      ...about(wall),
+      severity: 'caution',
+      code: 'cable-length-not-known' as const,
+      message: words`${capital(words`${list[0]!.unknown!}`)} is not known: no length can be chosen for the
+        ${list[0]!.kind} cable to ${ends(list)}.`,
+      remedy: words`Measure it and enter it in Wire.`,
+    })),
+    ...groups(({ choice, kind }) =>
+      choice.tooShort && choice.model && choice.tooShort.id !== choice.model.id
+        ? `${kind} ${choice.tooShort.id} ${choice.model.id}`
+        : undefined,
+    ).map((list): Finding => {
       const { tooShort, model } = list[0]!.choice
-      return { ...about(wall), severity: 'note', code: 'farther-kind' as const, message: words`${tooShort!.name ?? tooShort!.id} has a max run of ${tooShort!.farthest!}, and the ${list[0]!.kind} cable to ${ends(list)} is up to ${Math.max(...list.map(({ needed }) => needed.value))}: ${model!.name ?? model!.id} is used instead.` }
+      return {
+        ...about(wall),
+        severity: 'note',
+        code: 'farther-kind' as const,
+        message: words`${tooShort!.name ?? tooShort!.id} has a max run of ${tooShort!.farthest!}, and the
+          ${list[0]!.kind} cable to ${ends(list)} is up to ${Math.max(...list.map(({ needed }) => needed.value))}:
+          ${model!.name ?? model!.id} is used instead.`,
+      }
     }),
   ]
 }
@@ -228,11 +266,21 @@ function signalFindings(wall: Wall, { unported, links, boxes }: Wiring, screens:
 /**
  * What is wrong, doubtful or not known in the wiring of a wall; nothing is said of one where nobody has begun to wire.
  */
-export function wireFindings(wall: Wall, arrays: ArrayPlan[], wiring: Wiring, catalogue: Catalogue, rules: Rules): Finding[] {
+export function wireFindings(
+  wall: Wall,
+  arrays: ArrayPlan[],
+  wiring: Wiring,
+  catalogue: Catalogue,
+  rules: Rules,
+): Finding[] {
   if ((wall.sources ?? []).length === 0 && wiring.boxes.length === 0) return []
   const screens = screensOf(wall, arrays, catalogue)
   return [
-    ...circuitFindings(wall, wiring), ...powerFindings(wall, wiring, rules), ...boxFindings(wiring), ...wayFindings(wall, wiring, screens, rules),
-    ...signalFindings(wall, wiring, screens, isFramed(wall)), ...cableFindings(wall, wiring),
+    ...circuitFindings(wall, wiring),
+    ...powerFindings(wall, wiring, rules),
+    ...boxFindings(wiring),
+    ...wayFindings(wall, wiring, screens, rules),
+    ...signalFindings(wall, wiring, screens, isFramed(wall)),
+    ...cableFindings(wall, wiring),
   ]
 }

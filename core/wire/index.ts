@@ -4,7 +4,8 @@ import type { Member } from '../survey'
 import { words } from '../units'
 import { baysOf } from './bays'
 import { boreFor } from './bore'
-import { isSignal, placeBoxes, type BoxPlan } from './boxes'
+import { isSignal, type BoxPlan } from './boxes'
+import { placeBoxes } from './placeBoxes'
 import { cablesOf } from './cables'
 import { thickestOf } from './choose'
 import { packCircuits, type Feed } from './circuits'
@@ -42,7 +43,14 @@ export { drawLabels } from './labels'
 /** Screens that wait for no delay of their own start so long after one another, s. */
 const STAGGER = 1
 
-const loadsOf = (screens: Screen[]): Load[] => screens.map(({ id, label, outer, shown }) => ({ screen: id, x: outer.x + outer.width / 2, y: outer.y + outer.height / 2, label, ...shown?.power && { power: shown.power } }))
+const loadsOf = (screens: Screen[]): Load[] =>
+  screens.map(({ id, label, outer, shown }) => ({
+    screen: id,
+    x: outer.x + outer.width / 2,
+    y: outer.y + outer.height / 2,
+    label,
+    ...(shown?.power && { power: shown.power }),
+  }))
 
 function startsOf(loads: Load[]): CircuitPlan['starts'] {
   let after = 0
@@ -141,7 +149,7 @@ export function wire(
   )
   const { links, unported } = portsOf(wall, screens, catalogue.cables ?? [])
 
-  const boxes = placeBoxes(wall, members, arrays, screens, catalogue, rules)
+  const boxes = placeBoxes({ wall, members, arrays, screens, models: catalogue.boxes ?? [], rules })
   const { wanted, noWay } = wantedWays(wall, boxes, feeding, links, context)
   const bays = baysOf(wall, members)
   const [plates, cases] = [

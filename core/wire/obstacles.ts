@@ -1,6 +1,6 @@
-import type { Rect } from '../geometry'
+import type { Point, Rect } from '../geometry'
 import { itemName, type Feature, type Wall } from '../job'
-import { HAZARD_CLEARANCE, HAZARDS, type ArrayPlan } from '../mount'
+import { HAZARD_CLEARANCE, HAZARDS, plateHoles, type ArrayPlan } from '../mount'
 import type { Obstacle } from './place'
 import type { Screen } from './screens'
 
@@ -10,8 +10,18 @@ export const CLEAR = 10
 const BLOCKING = 38
 export const FURNITURE = new Set(['counter', 'furniture'])
 
-export const around = ({ x, y, width, height }: Rect, by: number): Rect => ({ x: x - by, y: y - by, width: width + 2 * by, height: height + 2 * by })
-const about = ({ x, y }: { x: number, y: number }, width: number, height: number): Rect => ({ x: x - width / 2, y: y - height / 2, width, height })
+export const around = ({ x, y, width, height }: Rect, by: number): Rect => ({
+  x: x - by,
+  y: y - by,
+  width: width + 2 * by,
+  height: height + 2 * by,
+})
+const about = ({ x, y }: { x: number, y: number }, width: number, height: number): Rect => ({
+  x: x - width / 2,
+  y: y - height / 2,
+  width,
+  height,
+})
 
 /**
  * What of a screen's mount a box behind it keeps clear of: its plate, the bracket on the display's pattern, and what
@@ -20,11 +30,20 @@ const about = ({ x, y }: { x: number, y: number }, width: number, height: number
 function mountObstacles({ plate, pattern, shown, mounting, orientation, row, column }: Screen): Obstacle[] {
   const name = `R${row} C${column}`
   const sideways = orientation === 'portrait-cw' || orientation === 'portrait-ccw'
-  const [wide, high] = sideways ? [shown?.vesa.height ?? 0, shown?.vesa.width ?? 0] : [shown?.vesa.width ?? 0, shown?.vesa.height ?? 0]
+  const [wide, high] = sideways
+    ? [shown?.vesa.height ?? 0, shown?.vesa.width ?? 0]
+    : [shown?.vesa.width ?? 0, shown?.vesa.height ?? 0]
   return [
-    ...plate ? [{ ...around(plate.rect, CLEAR), name: `the plate of ${name}` }] : [],
-    ...mounting && wide > 0 ? [{ ...around(about(pattern, wide, high), CLEAR), name: `the bracket of ${name}` }] : [],
-    ...plate && mounting?.sweep ? [{ ...around(about(plate.centre, mounting.sweep.width, mounting.sweep.height), CLEAR), name: `the moving parts behind ${name}` }] : [],
+    ...(plate ? [{ ...around(plate.rect, CLEAR), name: `the plate of ${name}` }] : []),
+    ...(mounting && wide > 0 ? [{ ...around(about(pattern, wide, high), CLEAR), name: `the bracket of ${name}` }] : []),
+    ...(plate && mounting?.sweep
+      ? [
+          {
+            ...around(about(plate.centre, mounting.sweep.width, mounting.sweep.height), CLEAR),
+            name: `the moving parts behind ${name}`,
+          },
+        ]
+      : []),
   ]
 }
 
@@ -38,7 +57,13 @@ const BEFORE = new Set([...FURNITURE, 'ceiling-line', 'building-line'])
  * they keep clear.
  */
 export const keptFrom = ({ features = [] }: Pick<Wall, 'features'>): (Rect & { name: string, hazard: boolean })[] =>
-  features.filter(({ kind }) => !BEFORE.has(kind)).map(feature => ({ ...around(feature, clearOf(feature)), name: nameOfFeature(feature), hazard: feature.kind in HAZARDS }))
+  features
+    .filter(({ kind }) => !BEFORE.has(kind))
+    .map(feature => ({
+      ...around(feature, clearOf(feature)),
+      name: nameOfFeature(feature),
+      hazard: feature.kind in HAZARDS,
+    }))
 
 export const nameOfFeature = (feature: Feature) => `the ${feature.kind.replaceAll('-', ' ')} ${itemName(feature)}`
 
@@ -50,10 +75,13 @@ function carrierObstacles({ strips, positions }: ArrayPlan): Obstacle[] {
   const rails = strips.filter(({ of }) => of !== 'board')
     .map(({ rect }) => ({ ...around(rect, CLEAR), name: 'a rail' }))
   const isOnBoard = strips.some(({ of }) => of === 'board')
-  const held = isOnBoard ? positions.flatMap(({ holes = [], bolts = [] }) => [...holes, ...bolts]) : []
-  return [...rails, ...held.map(({ x, y }) => ({
-    ...around({ x, y, width: 0, height: 0 }, BESIDE_FASTENER), name: 'a fastener of the board',
-  }))]
+  const held = isOnBoard
+    ? positions.flatMap(position => [...plateHoles(position), ...position.bolts ?? []])
+    : []
+  const anchors = positions.flatMap(({ holes = [] }) => holes.filter(({ secures }) => secures))
+  const besides = (places: Point[], name: string) => places.map(({ x, y }) =>
+    ({ ...around({ x, y, width: 0, height: 0 }, BESIDE_FASTENER), name }))
+  return [...rails, ...besides(held, 'a fastener of the board'), ...besides(anchors, 'the anchor of a safety wire')]
 }
 
 /** Everything on and in a wall that a cut-out keeps clear of. */

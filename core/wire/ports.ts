@@ -28,22 +28,31 @@ export function carriesOf({ kind, carries }: Source, cables: Pick<CableModel, 'k
   if (carries) return carries
   const kinds = cables.map(cable => cable.kind)
   if (kind === 'network') return kinds.find(each => DATA.test(each)) ?? 'data'
-  return kinds.includes('picture') ? 'picture' : kinds.find(each => !DATA.test(each) && !NO_PICTURE.test(each)) ?? 'picture'
+  return kinds.includes('picture')
+    ? 'picture'
+    : (kinds.find(each => !DATA.test(each) && !NO_PICTURE.test(each)) ?? 'picture')
 }
 
 type Placed = Pick<Position, 'id' | 'row' | 'column' | 'outer'>
-const apart = (a: Placed, b: Placed) => Math.abs(a.outer.x + a.outer.width / 2 - b.outer.x - b.outer.width / 2) + Math.abs(a.outer.y + a.outer.height / 2 - b.outer.y - b.outer.height / 2)
-const longest = (screens: Placed[]) => screens.slice(1).reduce((most, screen, n) => Math.max(most, apart(screens[n]!, screen)), 0)
+const apart = (a: Placed, b: Placed) =>
+  Math.abs(a.outer.x + a.outer.width / 2 - b.outer.x - b.outer.width / 2)
+  + Math.abs(a.outer.y + a.outer.height / 2 - b.outer.y - b.outer.height / 2)
+const longest = (screens: Placed[]) =>
+  screens.slice(1).reduce((most, screen, n) => Math.max(most, apart(screens[n]!, screen)), 0)
 
 /**
  * Screens to and fro, row by row or column by column, whichever has the shorter longest hop, and then the shorter way
  * in all.
  */
 export function inChain<Screen extends Placed>(screens: Screen[]): Screen[] {
-  const toAndFro = (line: 'row' | 'column', along: 'row' | 'column') => [...screens].sort((a, b) => a[line] - b[line] || (a[line] % 2 === 1 ? a[along] - b[along] : b[along] - a[along]))
+  const toAndFro = (line: 'row' | 'column', along: 'row' | 'column') =>
+    [...screens].sort((a, b) => a[line] - b[line] || (a[line] % 2 === 1 ? a[along] - b[along] : b[along] - a[along]))
   const whole = (list: Screen[]) => list.slice(1).reduce((total, screen, n) => total + apart(list[n]!, screen), 0)
   const [rows, columns] = [toAndFro('row', 'column'), toAndFro('column', 'row')]
-  return longest(columns) < longest(rows) - 1e-6 || (Math.abs(longest(columns) - longest(rows)) <= 1e-6 && whole(columns) < whole(rows) - 1e-6) ? columns : rows
+  return longest(columns) < longest(rows) - 1e-6
+    || (Math.abs(longest(columns) - longest(rows)) <= 1e-6 && whole(columns) < whole(rows) - 1e-6)
+    ? columns
+    : rows
 }
 
 /** Chains of near the same length, one for each port. */
@@ -73,7 +82,17 @@ export function portsOf({ sources = [] }: Wall, screens: Placed[], cables: Pick<
     }
     if (source.by === 'chain') {
       const loop = cables.some(cable => cable.kind === 'loop') ? 'loop' : kind
-      split(inChain(open), source.ports ?? 1).forEach((chain, n) => chain.forEach(({ id }, place) => add({ kind: place === 0 ? kind : loop, port: n + 1, to: id, place: place + 1, ...place > 0 && { from: chain[place - 1]!.id } })))
+      split(inChain(open), source.ports ?? 1).forEach((chain, n) =>
+        chain.forEach(({ id }, place) =>
+          add({
+            kind: place === 0 ? kind : loop,
+            port: n + 1,
+            to: id,
+            place: place + 1,
+            ...(place > 0 && { from: chain[place - 1]!.id }),
+          }),
+        ),
+      )
       continue
     }
     const ported = open.slice(0, source.ports ?? open.length)
@@ -82,5 +101,13 @@ export function portsOf({ sources = [] }: Wall, screens: Placed[], cables: Pick<
     const left = open.slice(ported.length).map(({ id }) => id)
     if (left.length > 0) unported.push({ source, screens: left })
   }
-  return { links, unported: unported.map(({ source, screens }) => ({ source, screens: screens.filter(id => !fed.get(carriesOf(source, cables))!.has(id)) })).filter(({ screens }) => screens.length > 0) }
+  return {
+    links,
+    unported: unported
+      .map(({ source, screens }) => ({
+        source,
+        screens: screens.filter(id => !fed.get(carriesOf(source, cables))!.has(id)),
+      }))
+      .filter(({ screens }) => screens.length > 0),
+  }
 }

@@ -46,7 +46,14 @@ export interface RoutePlan {
 export interface NoWay { box: string, why: Text }
 
 /** What a route is asked for: its id, its box, where it comes from, and what its bundle wants to have bored. */
-export interface Wanted { id: string, box: BoxPlan, kind: RoutePlan['kind'], source: Source | undefined, lower?: BoxPlan, hole: number }
+export interface Wanted {
+  id: string
+  box: BoxPlan
+  kind: RoutePlan['kind']
+  source: Source | undefined
+  lower?: BoxPlan
+  hole: number
+}
 
 /** A pull over this, or with so many bends, takes two people, mm. */
 const LONG = 6_000
@@ -63,11 +70,23 @@ function joined(legs: Leg[]): Leg[] {
   for (const leg of legs) {
     const last = out.at(-1)
     // A line that runs on until it is stopped is one leg with what stops it; past that a new one begins.
-    const goesOn = last && isUp(last) === isUp(leg) && (last.method === leg.method || (leg.method === 'opening at blocking' && LINES.has(last.method)))
+    const goesOn
+      = last
+        && isUp(last) === isUp(leg)
+        && (last.method === leg.method || (leg.method === 'opening at blocking' && LINES.has(last.method)))
     if (last && goesOn && !ALONE.has(last.method)) {
       out[out.length - 1] = {
-        ...last, method: leg.method, to: leg.to, minutes: last.minutes + leg.minutes, openings: [...last.openings, ...leg.openings], seals: last.seals + leg.seals, patches: last.patches + leg.patches,
-        bores: [...last.bores, ...leg.bores], guards: last.guards + leg.guards, past: [...new Set([...last.past, ...leg.past])], doubts: [...last.doubts, ...leg.doubts],
+        ...last,
+        method: leg.method,
+        to: leg.to,
+        minutes: last.minutes + leg.minutes,
+        openings: [...last.openings, ...leg.openings],
+        seals: last.seals + leg.seals,
+        patches: last.patches + leg.patches,
+        bores: [...last.bores, ...leg.bores],
+        guards: last.guards + leg.guards,
+        past: [...new Set([...last.past, ...leg.past])],
+        doubts: [...last.doubts, ...leg.doubts],
       }
     }
     else out.push(leg)
@@ -77,21 +96,42 @@ function joined(legs: Leg[]): Leg[] {
 
 const sum = (legs: Leg[], of: (leg: Leg) => number) => legs.reduce((total, leg) => total + of(leg), 0)
 
-function routeOf({ id, box, kind, source, lower, hole }: Wanted, way: RoutePlan['way'], given: Leg[], bays: number[], cases: Rect[]): RoutePlan {
+function routeOf(
+  { id, box, kind, source, lower, hole }: Wanted,
+  way: RoutePlan['way'],
+  given: Leg[],
+  bays: number[],
+  cases: Rect[],
+): RoutePlan {
   const legs = joined(given)
   const length = sum(legs, lengthOf)
   const bends = legs.slice(1).filter((leg, n) => isUp(leg) !== isUp(legs[n]!)).length
   return {
-    id, from: lower?.id ?? source!.id, to: box.id, kind, way, legs, length, hole, bays,
+    id,
+    from: lower?.id ?? source!.id,
+    to: box.id,
+    kind,
+    way,
+    legs,
+    length,
+    hole,
+    bays,
     seen: way === 'surface' ? sum(legs, leg => inSight(leg, cases)) : 0,
-    path: legs.length === 0 ? [] : [{ ...legs[0]!.from, method: legs[0]!.method }, ...legs.map(leg => ({ ...leg.to, method: leg.method }))],
-    minutes: MINUTES.enter + sum(legs, ({ minutes }) => minutes), openings: legs.flatMap(({ openings }) => openings),
-    seals: sum(legs, ({ seals }) => seals), patches: sum(legs, ({ patches }) => patches), guards: sum(legs, ({ guards }) => guards),
+    path:
+      legs.length === 0
+        ? []
+        : [{ ...legs[0]!.from, method: legs[0]!.method }, ...legs.map(leg => ({ ...leg.to, method: leg.method }))],
+    minutes: MINUTES.enter + sum(legs, ({ minutes }) => minutes),
+    openings: legs.flatMap(({ openings }) => openings),
+    seals: sum(legs, ({ seals }) => seals),
+    patches: sum(legs, ({ patches }) => patches),
+    guards: sum(legs, ({ guards }) => guards),
     people: length > LONG || bends >= BENDS ? 2 : 1,
   }
 }
 
-const bayAt = ({ bays }: Ways, x: number): number => bays.findIndex(({ from, to }) => x >= from - 1e-6 && x <= to + 1e-6)
+const bayAt = ({ bays }: Ways, x: number): number =>
+  bays.findIndex(({ from, to }) => x >= from - 1e-6 && x <= to + 1e-6)
 /** The bay at a place, or the nearest to it where a member stands there. */
 function bayNear(ways: Ways, x: number): number {
   const at = bayAt(ways, x)
@@ -106,7 +146,13 @@ const middleOf = ({ from, to }: { from: number, to: number }) => (from + to) / 2
  */
 function bayList({ bays, levels }: Ways, places: number[]): number[] {
   const bayOf = (place: number) => place < bays.length * levels.length ? Math.floor(place / levels.length) : -1
-  return [...new Set(places.slice(1).flatMap((place, n) => bayOf(place) >= 0 && bayOf(place) === bayOf(places[n]!) ? [bayOf(place)] : []))]
+  return [
+    ...new Set(
+      places
+        .slice(1)
+        .flatMap((place, n) => (bayOf(place) >= 0 && bayOf(place) === bayOf(places[n]!) ? [bayOf(place)] : [])),
+    ),
+  ]
 }
 
 /** What is reached from where, remembered, as all boxes that are fed from one place ask the same. */
@@ -130,12 +176,17 @@ function beginnings(ways: Ways, { lower, source }: Wanted): Beginning[] {
   const { wall, bays } = ways
   const at = lower ?? (source && placeOf(source, wall))
   if (at) return [{ starts: [placeIn(ways, bayNear(ways, at.x), Math.min(Math.max(at.y, 0), wall.height))], at }]
-  return SIDES.filter(side => isOpen(wall, side)).map(side => ({ side, starts: bays.map((_, n) => placeBeyond(ways, side, n)) }))
+  return SIDES.filter(side => isOpen(wall, side)).map(side => ({
+    side,
+    starts: bays.map((_, n) => placeBeyond(ways, side, n)),
+  }))
 }
 
 /** The side that the house rule names first, and then the quickest. */
-const inOrder = <Way extends { side?: VoidSide, minutes: number }>(found: Way[], { cableEntry = 'cheaper' }: Rules): Way[] =>
-  found.sort((a, b) => Number(b.side === cableEntry) - Number(a.side === cableEntry) || a.minutes - b.minutes)
+const inOrder = <Way extends { side?: VoidSide, minutes: number }>(
+  found: Way[],
+  { cableEntry = 'cheaper' }: Rules,
+): Way[] => found.sort((a, b) => Number(b.side === cableEntry) - Number(a.side === cableEntry) || a.minutes - b.minutes)
 
 /**
  * The minutes of the ways to some boxes of a framed wall, all together, without the ways themselves.
@@ -147,7 +198,15 @@ export function minutesOf(ways: Ways, wanted: Wanted[], powered: ReadonlySet<num
   return wanted.reduce((sum, each) => {
     const bay = bayNear(ways, each.box.x)
     const avoid = each.kind === 'signal' ? without(powered, bay) : NONE
-    const [first] = inOrder(beginnings(ways, each).map(({ starts, side }) => ({ side, minutes: reach(starts, each.hole, avoid).minutes[placeIn(ways, bay, each.box.y)]! })).filter(({ minutes }) => minutes < Infinity), rules)
+    const [first] = inOrder(
+      beginnings(ways, each)
+        .map(({ starts, side }) => ({
+          side,
+          minutes: reach(starts, each.hole, avoid).minutes[placeIn(ways, bay, each.box.y)]!,
+        }))
+        .filter(({ minutes }) => minutes < Infinity),
+      rules,
+    )
     return sum + (first ? MINUTES.enter + first.minutes : 0)
   }, 0)
 }
@@ -159,8 +218,27 @@ const NONE: ReadonlySet<number> = new Set()
 function begunAt(start: Point | undefined, box: Point, legs: Leg[]): Leg[] {
   const [first, ...rest] = legs
   if (!start) return legs
-  if (first) return Math.abs(first.from.x - start.x) > 1e-6 && isUp(first) ? [{ ...first, from: { ...first.from, x: start.x } }, ...rest] : legs
-  return Math.abs(start.x - box.x) > 1e-6 ? [{ from: { x: start.x, y: start.y }, to: { x: box.x, y: box.y }, method: 'rod', minutes: 0, openings: [], seals: 0, patches: 0, bores: [], guards: 0, past: [], doubts: [] }] : legs
+  if (first)
+    return Math.abs(first.from.x - start.x) > 1e-6 && isUp(first)
+      ? [{ ...first, from: { ...first.from, x: start.x } }, ...rest]
+      : legs
+  return Math.abs(start.x - box.x) > 1e-6
+    ? [
+        {
+          from: { x: start.x, y: start.y },
+          to: { x: box.x, y: box.y },
+          method: 'rod',
+          minutes: 0,
+          openings: [],
+          seals: 0,
+          patches: 0,
+          bores: [],
+          guards: 0,
+          past: [],
+          doubts: [],
+        },
+      ]
+    : legs
 }
 
 /** The heights at which routes to some boxes begin, end or may cross. */
@@ -170,7 +248,8 @@ export const heightsOf = (wanted: Wanted[], wall: Wall): number[] => wanted.flat
 })
 
 /** The other bays that a way must keep out of: those of the other kind, but for the one that its own box is in. */
-const without = (avoid: ReadonlySet<number>, bay: number): ReadonlySet<number> => avoid.has(bay) ? new Set([...avoid].filter(other => other !== bay)) : avoid
+const without = (avoid: ReadonlySet<number>, bay: number): ReadonlySet<number> =>
+  avoid.has(bay) ? new Set([...avoid].filter(other => other !== bay)) : avoid
 
 /**
  * The ways of power and of signal to the boxes of a wall: to a kit's upper box from its lower one, to a power box from
@@ -230,8 +309,17 @@ const whyNot = (wall: Wall): Text => wall.void === undefined
   : words`no void is open above or below, and no stud on the way may be bored`
 
 /** How long a route takes, min, with what each leg of it does. */
-export const timeOf = ({ legs, minutes, way }: RoutePlan): Figure => figure([{
-  label: 'Time', unit: 'min', value: minutes,
-  expression: words`set-up ${quantity(MINUTES.enter, '')}${legs.reduce<Text>((text, leg) => words`${text} + ${LEG_NAMES[leg.method].toLowerCase()} ${quantity(leg.minutes, '')}`, [])}`,
-  source: way === 'surface' ? 'default minutes: raceway per metre and per end' : 'default minutes; likely blocking weighted by its probability',
-}])
+export const timeOf = ({ legs, minutes, way }: RoutePlan): Figure =>
+  figure([
+    {
+      label: 'Time',
+      unit: 'min',
+      value: minutes,
+      expression: words`set-up ${quantity(MINUTES.enter, '')}${legs.reduce<Text>((text, leg) => words`${text} +
+        ${LEG_NAMES[leg.method].toLowerCase()} ${quantity(leg.minutes, '')}`, [])}`,
+      source:
+        way === 'surface'
+          ? 'default minutes: raceway per metre and per end'
+          : 'default minutes; likely blocking weighted by its probability',
+    },
+  ])

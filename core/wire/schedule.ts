@@ -38,10 +38,22 @@ export function scheduleOf({ cables, routes }: Pick<Wiring, 'cables' | 'routes'>
   return [...cables].sort((a, b) => rank(a) - rank(b)).map((cable, n): ScheduleLine => {
     const route = routed(cable)
     return {
-      id: cable.id, subject: { kind: 'cable', id: cable.id }, number: n + 1, kind: cable.kind, model: cable.model ? cable.model.name ?? cable.model.id : 'none suitable', from: cable.from, to: cable.to, ...cable.port !== undefined && { port: cable.port },
-      way: route ? WAYS[route.way] : 'behind or beside the displays', needed: cable.needed.value, reel: cable.model !== undefined && !cable.model.plug, slack: cable.slack,
-      ...cable.taken !== undefined && { taken: cable.taken, offcut: cable.offcut! },
-      ...cable.unknown !== undefined ? { open: `${cable.unknown} is not known` } : !cable.model && { open: 'no suitable cable in the catalogue' },
+      id: cable.id,
+      subject: { kind: 'cable', id: cable.id },
+      number: n + 1,
+      kind: cable.kind,
+      model: cable.model ? (cable.model.name ?? cable.model.id) : 'none suitable',
+      from: cable.from,
+      to: cable.to,
+      ...(cable.port !== undefined && { port: cable.port }),
+      way: route ? WAYS[route.way] : 'behind or beside the displays',
+      needed: cable.needed.value,
+      reel: cable.model !== undefined && !cable.model.plug,
+      slack: cable.slack,
+      ...(cable.taken !== undefined && { taken: cable.taken, offcut: cable.offcut! }),
+      ...(cable.unknown !== undefined
+        ? { open: `${cable.unknown} is not known` }
+        : !cable.model && { open: 'no suitable cable in the catalogue' }),
     }
   })
 }

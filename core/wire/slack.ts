@@ -20,7 +20,9 @@ const ENDS: Record<Side, (rect: Screen['outer']) => Point[]> = {
 export function reachTo({ outer, orientation, shown }: Screen, at: Point): number {
   const known = shown?.ports?.map(side => turnSide(side, orientation)) ?? []
   const sides = known.length > 0 ? known : Object.keys(ENDS) as Side[]
-  return Math.max(...sides.flatMap(side => ENDS[side](outer)).map(({ x, y }) => Math.abs(x - at.x) + Math.abs(y - at.y)))
+  return Math.max(
+    ...sides.flatMap(side => ENDS[side](outer)).map(({ x, y }) => Math.abs(x - at.x) + Math.abs(y - at.y)),
+  )
 }
 
 /**
@@ -32,10 +34,22 @@ export function reachTo({ outer, orientation, shown }: Screen, at: Point): numbe
  * slackOf(screen, 7.3).value // 345.7
  */
 export function slackOf({ stowed, service }: Pick<Screen, 'stowed' | 'service'>, diameter: number): Figure {
-  if (stowed === undefined || service === undefined || service <= stowed) return figure([{ label: 'Slack', expression: words`the screen does not move`, value: 0, unit: 'mm' }])
+  if (stowed === undefined || service === undefined || service <= stowed)
+    return figure([{ label: 'Slack', expression: words`the screen does not move`, value: 0, unit: 'mm' }])
   const radius = BEND.moving * diameter
   return figure([
-    { label: 'Bend radius', expression: words`${quantity(BEND.moving, '')} × ${quantity(diameter, 'mm')}`, value: radius, unit: 'mm', source: 'cable maker’s minimum bend radius, otherwise 4 diameters moving' },
-    { label: 'Pull-out slack', expression: words`pulled out ${service} − stowed ${stowed} + two quarter bends π × ${radius}`, value: service - stowed + Math.PI * radius, unit: 'mm' },
+    {
+      label: 'Bend radius',
+      expression: words`${quantity(BEND.moving, '')} × ${quantity(diameter, 'mm')}`,
+      value: radius,
+      unit: 'mm',
+      source: 'cable maker’s minimum bend radius, otherwise 4 diameters moving',
+    },
+    {
+      label: 'Pull-out slack',
+      expression: words`pulled out ${service} − stowed ${stowed} + two quarter bends π × ${radius}`,
+      value: service - stowed + Math.PI * radius,
+      unit: 'mm',
+    },
   ])
 }

@@ -16,4 +16,5 @@ export function placeOf(source: Source, wall: Wall): Point | undefined {
 }
 
 /** Whether a source was at a feature that is not on the wall any more. */
-export const isGone = ({ feature }: Source, wall: Wall): boolean => feature !== undefined && !(wall.features ?? []).some(({ id }) => id === feature)
+export const isGone = ({ feature }: Source, wall: Wall): boolean =>
+  feature !== undefined && !(wall.features ?? []).some(({ id }) => id === feature)

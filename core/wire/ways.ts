@@ -8,7 +8,16 @@ import { Nearest } from './nearest'
 import { keptFrom, nameOfFeature } from './obstacles'
 
 /** How a leg of a route is made. */
-export type Method = 'drops' | 'weighted line' | 'rod' | 'opening at blocking' | 'bored plate' | 'across a stud' | 'void' | 'raceway' | 'through the wall'
+export type Method
+  = | 'drops'
+    | 'weighted line'
+    | 'rod'
+    | 'opening at blocking'
+    | 'bored plate'
+    | 'across a stud'
+    | 'void'
+    | 'raceway'
+    | 'through the wall'
 
 /** A place that a route can pass. */
 export interface Stop { x: number, y: number }
@@ -34,8 +43,20 @@ export interface Leg {
 
 /** Minutes that things take, the firm's usual ones. */
 export const MINUTES = {
-  enter: 10, dropPerMetre: 1, linePerMetre: 4, rodPerMetre: 3, rodInsulatedPerMetre: 6, opening: 42, plate: 12, stud: 40, voidPerMetre: 1, pipe: 8, pipeAcross: 20,
-  racewayPerMetre: 6, racewayEnd: 8, throughWall: 35,
+  enter: 10,
+  dropPerMetre: 1,
+  linePerMetre: 4,
+  rodPerMetre: 3,
+  rodInsulatedPerMetre: 6,
+  opening: 42,
+  plate: 12,
+  stud: 40,
+  voidPerMetre: 1,
+  pipe: 8,
+  pipeAcross: 20,
+  racewayPerMetre: 6,
+  racewayEnd: 8,
+  throughWall: 35,
 }
 /** The opening cut at blocking or a stud, its piece kept to close it, mm. */
 const OPENING = { width: 150, height: 100 }
@@ -75,11 +96,17 @@ function stepOf(wall: Wall, bay: Bay, across: Across[], y1: number, y2: number):
   const metres = (y2 - y1) / 1000
   const here: Rect = { x: bay.from, y: y1, width: bay.to - bay.from, height: y2 - y1 }
   const features = (wall.features ?? []).filter(feature => overlaps(feature, here))
-  if (features.some(({ kind }) => THROUGH.has(kind))) return { down: Infinity, up: Infinity, opened: 0, met: [], past: [] }
+  if (features.some(({ kind }) => THROUGH.has(kind)))
+    return { down: Infinity, up: Infinity, opened: 0, met: [], past: [] }
   const met = across.filter(({ y }) => y > y1 && y <= y2)
   const passed = features.filter(({ kind }) => PASSED.has(kind))
-  const more = met.reduce((sum, { likely }) => sum + likely * MINUTES.opening, 0)
-    + passed.reduce((sum, { x, width }) => sum + (Math.max(x - bay.from, bay.to - x - width) >= BESIDE_PIPE ? MINUTES.pipe : MINUTES.pipeAcross), 0)
+  const more
+    = met.reduce((sum, { likely }) => sum + likely * MINUTES.opening, 0)
+      + passed.reduce(
+        (sum, { x, width }) =>
+          sum + (Math.max(x - bay.from, bay.to - x - width) >= BESIDE_PIPE ? MINUTES.pipe : MINUTES.pipeAcross),
+        0,
+      )
   return {
     down: metres * (wall.insulation ? MINUTES.linePerMetre : MINUTES.dropPerMetre) + more,
     up: metres * (wall.insulation ? MINUTES.rodInsulatedPerMetre : MINUTES.rodPerMetre) + more,
@@ -125,20 +152,27 @@ export function waysOf(wall: Wall, bays: Bay[], members: Member[], heights: numb
 /** A wall seen through in which a bay is known to be blocked at a height, or to be free. */
 export function supposing(ways: Ways, bay: number, across: Across[]): Ways {
   const { wall, bays, levels, steps } = ways
-  return { ...ways, steps: steps.map((known, n) => n === bay ? levels.slice(1).map((to, k) => stepOf(wall, bays[bay]!, across, levels[k]!, to)) : known) }
+  return {
+    ...ways,
+    steps: steps.map((known, n) =>
+      n === bay ? levels.slice(1).map((to, k) => stepOf(wall, bays[bay]!, across, levels[k]!, to)) : known,
+    ),
+  }
 }
 
 export type VoidSide = 'above' | 'below'
 export const SIDES: VoidSide[] = ['above', 'below']
 /** Whether cables can come in from above or below. */
-export const isOpen = ({ void: beyond }: Pick<Wall, 'void'>, side: VoidSide): boolean => beyond?.[side] === 'open' || beyond?.[side] === 'plenum'
+export const isOpen = ({ void: beyond }: Pick<Wall, 'void'>, side: VoidSide): boolean =>
+  beyond?.[side] === 'open' || beyond?.[side] === 'plenum'
 
 /**
  * Places are numbered: those in the bays by their level, then one for each bay in the void above, and one in that
  * below.
  */
 export const placeIn = ({ levels }: Ways, bay: number, y: number): number => bay * levels.length + levels.indexOf(y)
-export const placeBeyond = ({ levels, bays }: Ways, side: VoidSide, bay: number): number => bays.length * levels.length + (side === 'above' ? 0 : bays.length) + bay
+export const placeBeyond = ({ levels, bays }: Ways, side: VoidSide, bay: number): number =>
+  bays.length * levels.length + (side === 'above' ? 0 : bays.length) + bay
 
 /**
  * How every place is reached in least time: its minutes, Infinity where it is not, and the place before it, -1 at the
@@ -152,7 +186,12 @@ export interface Reached { minutes: Float64Array, before: Int32Array }
  * @param hole diameter of what is bored for the bundle, mm
  * @param avoid bays that are not entered, by index
  */
-export function reachedFrom(ways: Ways, starts: number[], hole: number, avoid: ReadonlySet<number> = new Set()): Reached {
+export function reachedFrom(
+  ways: Ways,
+  starts: number[],
+  hole: number,
+  avoid: ReadonlySet<number> = new Set(),
+): Reached {
   const { wall, bays, levels, steps, crossings } = ways
   const [B, L] = [bays.length, levels.length]
   const minutes = new Float64Array(B * L + 2 * B).fill(Infinity)
@@ -177,10 +216,14 @@ export function reachedFrom(ways: Ways, starts: number[], hole: number, avoid: R
       open.add(to, next)
     }
     if (here >= B * L) {
-      const [side, bay] = here < B * L + B ? ['above', here - B * L] as const : ['below', here - B * L - B] as const
+      const [side, bay] = here < B * L + B ? (['above', here - B * L] as const) : (['below', here - B * L - B] as const)
       go(bay * L + (side === 'above' ? L - 1 : 0), MINUTES.plate)
       for (const next of [bay - 1, bay + 1]) {
-        if (next >= 0 && next < B) go(placeBeyond(ways, side, next), Math.abs(middle(bays[next]!) - middle(bays[bay]!)) / 1000 * MINUTES.voidPerMetre)
+        if (next >= 0 && next < B)
+          go(
+            placeBeyond(ways, side, next),
+            (Math.abs(middle(bays[next]!) - middle(bays[bay]!)) / 1000) * MINUTES.voidPerMetre,
+          )
       }
       continue
     }
@@ -192,7 +235,8 @@ export function reachedFrom(ways: Ways, starts: number[], hole: number, avoid: R
     if (!bored) continue
     for (const next of [bay - 1, bay + 1]) {
       const crossing = crossings[Math.min(bay, next)]
-      if (next < B && crossing?.free[level]) go(next * L + level, crossing.plies * MINUTES.stud + AN_OPENING * crossing.pieces.length)
+      if (next < B && crossing?.free[level])
+        go(next * L + level, crossing.plies * MINUTES.stud + AN_OPENING * crossing.pieces.length)
     }
   }
   return { minutes, before }
@@ -208,7 +252,9 @@ export function placesTo({ before }: Reached, goal: number): number[] {
 
 /** Where an opening is cut for a line at x: inside the bay, so that no member is cut over. */
 function within({ from, to }: Bay, x: number): number {
-  return to - from < OPENING.width ? (from + to) / 2 : Math.min(Math.max(x, from + OPENING.width / 2), to - OPENING.width / 2)
+  return to - from < OPENING.width
+    ? (from + to) / 2
+    : Math.min(Math.max(x, from + OPENING.width / 2), to - OPENING.width / 2)
 }
 
 /**

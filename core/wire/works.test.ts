@@ -5,8 +5,17 @@ import type { CableModel, Wall } from '../job'
 import { carriedTo, missesBay } from './carried'
 
 const CABLES: CableModel[] = [
-  { id: 'p25', kind: 'power', diameter: 10, lengths: [25_000], inWall: true }, { id: 'cord', kind: 'cord', diameter: 7, lengths: [1000, 2000, 3000] },
-  { id: 'hd', kind: 'picture', diameter: 7.3, lengths: [5000, 10_000], inWall: true, farthest: 20_000, plug: { width: 21, height: 11 } },
+  { id: 'p25', kind: 'power', diameter: 10, lengths: [25_000], inWall: true },
+  { id: 'cord', kind: 'cord', diameter: 7, lengths: [1000, 2000, 3000] },
+  {
+    id: 'hd',
+    kind: 'picture',
+    diameter: 7.3,
+    lengths: [5000, 10_000],
+    inWall: true,
+    farthest: 20_000,
+    plug: { width: 21, height: 11 },
+  },
 ]
 const wired = (change?: Parameters<typeof wiredWall>[1]) => wiredWall(CABLES, change)
 
@@ -15,7 +24,9 @@ describe('what all routes have opened and closed', () => {
     const plain = wired()
     expect([plain.works.bores.length, plain.works.seals, plain.works.openings.length]).toEqual([3, 3, 0])
     // Two cables of 10: √(2 · 100 ÷ 0.31) = 25.4, so a bit of 28.
-    expect(plain.works.bores.map(({ diameter, cables }) => [diameter, cables])).toEqual(Array.from({ length: 3 }, () => [28, 2]))
+    expect(plain.works.bores.map(({ diameter, cables }) => [diameter, cables])).toEqual(
+      Array.from({ length: 3 }, () => [28, 2]),
+    )
     expect(plain.works.minutes).toBeCloseTo(plain.routes.reduce((sum, { minutes }) => sum + minutes, 0) - 3 * 12, 9)
     const blocked = wired((wall) => { wall.blocking = [{ id: 'k1', y: 2700, found: true }] })
     expect([blocked.works.openings.length, blocked.works.patches, blocked.works.bores.length]).toEqual([3, 3, 6])
@@ -54,87 +65,294 @@ describe('what all routes have opened and closed', () => {
     const [deep, shallow] = [across(140), across(70)]
     expect(deep.routes.every(({ legs }) => legs.some(({ method }) => method === 'across a stud'))).toBe(true)
     expect([deep.works.guards, deep.noWay]).toEqual([0, []])
-    expect(shallow.works.guards).toBe(2 * shallow.works.bores.filter(({ through: what }) => what === 'stud').reduce((sum, { routes }) => sum + routes.length, 0))
+    expect(shallow.works.guards).toBe(
+      2
+      * shallow.works.bores
+        .filter(({ through: what }) => what === 'stud')
+        .reduce((sum, { routes }) => sum + routes.length, 0),
+    )
     // Nothing is bored behind a plate: its screws are in that stud.
-    for (const { rect } of deep.works.openings) for (const { plate } of deep.plan.arrays[0]!.positions) expect(rect.x < plate!.rect.x + plate!.rect.width && plate!.rect.x < rect.x + rect.width && rect.y < plate!.rect.y + plate!.rect.height && plate!.rect.y < rect.y + rect.height).toBe(false)
+    for (const { rect } of deep.works.openings)
+      for (const { plate } of deep.plan.arrays[0]!.positions)
+        expect(
+          rect.x < plate!.rect.x + plate!.rect.width
+          && plate!.rect.x < rect.x + rect.width
+          && rect.y < plate!.rect.y + plate!.rect.height
+          && plate!.rect.y < rect.y + rect.height,
+        ).toBe(false)
   })
 })
 
 describe('marks', () => {
   it('of a cut-out are its four corners, each from the datum and the level line, with its size; of a bore its bit', () => {
-    const { plan, boxes, works } = wired((wall) => { wall.blocking = [{ id: 'k1', y: 2700, found: true }] })
+    const { plan, boxes, works } = wired((wall) => {
+      wall.blocking = [{ id: 'k1', y: 2700, found: true }]
+    })
     const { marks } = plan.marking
     const [box] = boxes
-    expect(marks.filter(({ id }) => id.startsWith('b-r1c1-box-')).map(({ label, running, height }) => [label, running, height])).toEqual([
-      ['R1 C1 box b-r1c1 top left', box!.x - 35, box!.y + 54], ['R1 C1 box b-r1c1 top right', box!.x + 35, box!.y + 54], ['R1 C1 box b-r1c1 bottom left', box!.x - 35, box!.y - 54], ['R1 C1 box b-r1c1 bottom right', box!.x + 35, box!.y - 54],
+    expect(
+      marks
+        .filter(({ id }) => id.startsWith('b-r1c1-box-'))
+        .map(({ label, running, height }) => [label, running, height]),
+    ).toEqual([
+      ['R1 C1 box b-r1c1 top left', box!.x - 35, box!.y + 54],
+      ['R1 C1 box b-r1c1 top right', box!.x + 35, box!.y + 54],
+      ['R1 C1 box b-r1c1 bottom left', box!.x - 35, box!.y - 54],
+      ['R1 C1 box b-r1c1 bottom right', box!.x + 35, box!.y - 54],
     ])
     const rows = tableOf(marks, 'metric', {})
-    expect([rows.find(({ id }) => id === 'b-r1c1-box-tl')!.drill, rows.find(({ kind }) => kind === 'opening')!.drill, rows.find(({ kind }) => kind === 'bore')!.drill]).toEqual(['cut 70 × 108', 'cut 150 × 100', '28 mm through'])
+    expect([
+      rows.find(({ id }) => id === 'b-r1c1-box-tl')!.drill,
+      rows.find(({ kind }) => kind === 'opening')!.drill,
+      rows.find(({ kind }) => kind === 'bore')!.drill,
+    ]).toEqual(['cut 70 × 108', 'cut 150 × 100', '28 mm through'])
     expect(marks.filter(({ kind }) => kind === 'bore').length).toBe(works.bores.length)
     expect(marks.filter(({ kind }) => kind === 'opening').length).toBe(4 * works.openings.length)
   })
 })
 
 describe('power and signal', () => {
-  const withSignal = (rules: Wall['rules'], change: Parameters<typeof wiredWall>[1] = () => {}) => wired((wall, job) => {
-    wall.rules = rules
-    wall.sources!.push({ id: 'pl', kind: 'player', away: 2000 })
-    wall.boxes!.push(...SCREENS.map(at => ({ id: `g-${at}`, kind: 'pass-through' as const, model: 'g1', for: [`a1-${at}`] })))
-    change(wall, job)
-  })
+  const withSignal = (rules: Wall['rules'], change: Parameters<typeof wiredWall>[1] = () => {}) =>
+    wired((wall, job) => {
+      wall.rules = rules
+      wall.sources!.push({ id: 'pl', kind: 'player', away: 2000 })
+      wall.boxes!.push(
+        ...SCREENS.map(at => ({ id: `g-${at}`, kind: 'pass-through' as const, model: 'g1', for: [`a1-${at}`] })),
+      )
+      change(wall, job)
+    })
 
   it('have bays of their own, or it is a stop', () => {
     const plan = withSignal({})
     const powered = new Set(plan.routes.flatMap(({ kind, bays }) => kind === 'power' ? bays : []))
-    for (const { kind, to, bays } of plan.routes) if (kind === 'signal' && bays.some(bay => powered.has(bay))) expect(plan.said.filter(({ code }) => code === 'signal-with-power').some(({ message }) => message.includes(`box ${to} `))).toBe(true)
+    for (const { kind, to, bays } of plan.routes)
+      if (kind === 'signal' && bays.some(bay => powered.has(bay)))
+        expect(
+          plan.said
+            .filter(({ code }) => code === 'signal-with-power')
+            .some(({ message }) => message.includes(`box ${to} `)),
+        ).toBe(true)
     expect(plan.routes.filter(({ kind }) => kind === 'signal').length).toBeGreaterThan(0)
   })
 
   it('in one bay are as far apart as the rule has it', () => {
     for (const apart of [50, 200]) {
       const plan = withSignal({ signalBesidePower: 'apart-in-one-bay', powerSignalApart: apart })
-      for (const a of plan.boxes.filter(({ kind, held }) => kind === 'power' && held)) for (const b of plan.boxes.filter(({ kind, held }) => kind === 'pass-through' && held)) expect(Math.abs(a.x - b.x)).toBeGreaterThanOrEqual(apart - 1e-6)
+      for (const a of plan.boxes.filter(({ kind, held }) => kind === 'power' && held))
+        for (const b of plan.boxes.filter(({ kind, held }) => kind === 'pass-through' && held))
+          expect(Math.abs(a.x - b.x)).toBeGreaterThanOrEqual(apart - 1e-6)
     }
   })
 
   it('want a channel each in an arm', () => {
-    const arm = (channels: number | undefined) => withSignal({}, (_wall, job) => Object.assign(job.catalogue.mounts[0]!, { kind: 'arm', ...channels !== undefined && { channels } })).codes
-    expect([arm(2).includes('one-channel'), arm(1).includes('one-channel'), arm(undefined).includes('channels-not-known')]).toEqual([false, true, true])
+    const arm = (channels: number | undefined) =>
+      withSignal({}, (_wall, job) =>
+        Object.assign(job.catalogue.mounts[0]!, { kind: 'arm', ...(channels !== undefined && { channels }) }),
+      ).codes
+    expect([
+      arm(2).includes('one-channel'),
+      arm(1).includes('one-channel'),
+      arm(undefined).includes('channels-not-known'),
+    ]).toEqual([false, true, true])
   })
 })
 
 describe('what is said', () => {
   it.each<[string, NonNullable<Parameters<typeof wiredWall>[1]>, string, string]>([
-    ['a circuit without amps', (wall) => { delete wall.sources![0]!.amps }, 'stop', 'circuit-not-known'],
-    ['a source that is not there any more', (wall) => { wall.sources![0]!.feature = 'gone' }, 'stop', 'source-gone'],
-    ['a display without watts', (_, job) => { delete job.catalogue.displays[0]!.power }, 'stop', 'power-not-known'],
-    ['nothing open on either side', (wall) => { wall.void = { above: 'none', below: 'none' } }, 'stop', 'no-way'],
-    ['nothing said of what is open', (wall) => { delete wall.void }, 'caution', 'void-not-known'],
-    ['screens without a box', (wall) => { wall.boxes!.splice(0, 2) }, 'caution', 'no-box'],
-    ['boxes against the house rule', (wall) => { wall.rules = { power: 'kit' } }, 'caution', 'power-against-rule'],
-    ['a player with too few ports', (wall) => { wall.sources!.push({ id: 'pl', kind: 'player', ports: 2, away: 100 }) }, 'stop', 'no-port'],
-    ['signal without a pass-through', (wall) => { wall.sources!.push({ id: 'pl', kind: 'player', away: 100 }) }, 'caution', 'no-pass-through'],
-    ['a player for a screen that is gone', (wall) => { wall.sources!.push({ id: 'pl', kind: 'player', for: ['gone'], away: 100 }) }, 'caution', 'screen-gone'],
-    ['outside, an outlet that nothing protects', (wall) => { Object.assign(wall, { wet: true, sources: [{ ...wall.sources![0]!, protected: false }] }) }, 'stop', 'outlet-not-protected'],
-    ['outside, one of which nobody knows', (wall) => { wall.wet = true }, 'caution', 'protection-not-known'],
-    ['outside, a box that does not cover its plug', (wall) => { wall.wet = true }, 'stop', 'box-no-place'],
-    ['a void that carries air, and no cable for it', (wall) => { wall.void = { above: 'plenum', below: 'none' } }, 'stop', 'cable-not-plenum'],
-    ['no cable stocked long enough', (_, job) => { job.catalogue.cables![0]!.lengths = [5000] }, 'stop', 'cable-too-short'],
-    ['a fire-rated wall', (wall) => { wall.fireRating = 60 }, 'stop', 'box-no-place'],
-    ['an old lining', (wall) => { wall.linedIn = 1972 }, 'caution', 'old-lining-cut'],
-    ['a plate that the hole takes half of', (wall, job) => {
-      wall.structure.memberDepth = 70
-      job.catalogue.cables![0]!.diameter = 18
-    }, 'caution', 'plate-weakened'],
-    ['a bundle that no bit makes a hole for', (_, job) => { job.catalogue.cables![0]!.diameter = 120 }, 'stop', 'hole-too-wide'],
-    ['an opening that would come at a live cable', (wall, _job) => {
-      wall.blocking = [{ id: 'k1', y: 2700, found: true }]
-      wall.features!.push({ id: 'c', kind: 'live-cable', x: 0, y: 2680, width: 6200, height: 20 })
-    }, 'stop', 'opening-at-hazard'],
-    ['a fixed mount, behind which no hand reaches', (_, job) => { Object.assign(job.catalogue.mounts[0]!, { kind: 'fixed', depth: { stowed: 58, service: 58 } }) }, 'caution', 'box-hard-to-reach'],
-    ['a pull-out that comes out too little', (_, job) => { job.catalogue.mounts[0]!.depth.service = 150 }, 'caution', 'box-hard-to-reach'],
-    ['the moving parts behind the display as it closes', (_, job) => { job.catalogue.mounts[0]!.sweep = { width: 1000, height: 560 } }, 'stop', 'box-no-place'],
-    ['a box that stands out farther than there is room stowed', (_, job) => { job.catalogue.boxes![0]!.proud = 60 }, 'stop', 'box-no-place'],
+    [
+      'a circuit without amps',
+      (wall) => {
+        delete wall.sources![0]!.amps
+      },
+      'stop',
+      'circuit-not-known',
+    ],
+    [
+      'a source that is not there any more',
+      (wall) => {
+        wall.sources![0]!.feature = 'gone'
+      },
+      'stop',
+      'source-gone',
+    ],
+    [
+      'a display without watts',
+      (_, job) => {
+        delete job.catalogue.displays[0]!.power
+      },
+      'stop',
+      'power-not-known',
+    ],
+    [
+      'nothing open on either side',
+      (wall) => {
+        wall.void = { above: 'none', below: 'none' }
+      },
+      'stop',
+      'no-way',
+    ],
+    [
+      'nothing said of what is open',
+      (wall) => {
+        delete wall.void
+      },
+      'caution',
+      'void-not-known',
+    ],
+    [
+      'screens without a box',
+      (wall) => {
+        wall.boxes!.splice(0, 2)
+      },
+      'caution',
+      'no-box',
+    ],
+    [
+      'boxes against the house rule',
+      (wall) => {
+        wall.rules = { power: 'kit' }
+      },
+      'caution',
+      'power-against-rule',
+    ],
+    [
+      'a player with too few ports',
+      (wall) => {
+        wall.sources!.push({ id: 'pl', kind: 'player', ports: 2, away: 100 })
+      },
+      'stop',
+      'no-port',
+    ],
+    [
+      'signal without a pass-through',
+      (wall) => {
+        wall.sources!.push({ id: 'pl', kind: 'player', away: 100 })
+      },
+      'caution',
+      'no-pass-through',
+    ],
+    [
+      'a player for a screen that is gone',
+      (wall) => {
+        wall.sources!.push({ id: 'pl', kind: 'player', for: ['gone'], away: 100 })
+      },
+      'caution',
+      'screen-gone',
+    ],
+    [
+      'outside, an outlet that nothing protects',
+      (wall) => {
+        Object.assign(wall, { wet: true, sources: [{ ...wall.sources![0]!, protected: false }] })
+      },
+      'stop',
+      'outlet-not-protected',
+    ],
+    [
+      'outside, one of which nobody knows',
+      (wall) => {
+        wall.wet = true
+      },
+      'caution',
+      'protection-not-known',
+    ],
+    [
+      'outside, a box that does not cover its plug',
+      (wall) => {
+        wall.wet = true
+      },
+      'stop',
+      'box-no-place',
+    ],
+    [
+      'a void that carries air, and no cable for it',
+      (wall) => {
+        wall.void = { above: 'plenum', below: 'none' }
+      },
+      'stop',
+      'cable-not-plenum',
+    ],
+    [
+      'no cable stocked long enough',
+      (_, job) => {
+        job.catalogue.cables![0]!.lengths = [5000]
+      },
+      'stop',
+      'cable-too-short',
+    ],
+    [
+      'a fire-rated wall',
+      (wall) => {
+        wall.fireRating = 60
+      },
+      'stop',
+      'box-no-place',
+    ],
+    [
+      'an old lining',
+      (wall) => {
+        wall.linedIn = 1972
+      },
+      'caution',
+      'old-lining-cut',
+    ],
+    [
+      'a plate that the hole takes half of',
+      (wall, job) => {
+        wall.structure.memberDepth = 70
+        job.catalogue.cables![0]!.diameter = 18
+      },
+      'caution',
+      'plate-weakened',
+    ],
+    [
+      'a bundle that no bit makes a hole for',
+      (_, job) => {
+        job.catalogue.cables![0]!.diameter = 120
+      },
+      'stop',
+      'hole-too-wide',
+    ],
+    [
+      'an opening that would come at a live cable',
+      (wall, _job) => {
+        wall.blocking = [{ id: 'k1', y: 2700, found: true }]
+        wall.features!.push({ id: 'c', kind: 'live-cable', x: 0, y: 2680, width: 6200, height: 20 })
+      },
+      'stop',
+      'opening-at-hazard',
+    ],
+    [
+      'a fixed mount, behind which no hand reaches',
+      (_, job) => {
+        Object.assign(job.catalogue.mounts[0]!, { kind: 'fixed', depth: { stowed: 58, service: 58 } })
+      },
+      'caution',
+      'box-hard-to-reach',
+    ],
+    [
+      'a pull-out that comes out too little',
+      (_, job) => {
+        job.catalogue.mounts[0]!.depth.service = 150
+      },
+      'caution',
+      'box-hard-to-reach',
+    ],
+    [
+      'the moving parts behind the display as it closes',
+      (_, job) => {
+        job.catalogue.mounts[0]!.sweep = { width: 1000, height: 560 }
+      },
+      'stop',
+      'box-no-place',
+    ],
+    [
+      'a box that stands out farther than there is room stowed',
+      (_, job) => {
+        job.catalogue.boxes![0]!.proud = 60
+      },
+      'stop',
+      'box-no-place',
+    ],
   ])('of %s names it and a cure', (_, change, severity, code) => {
     const found = wired(change).said.find(each => each.code === code)!
     expect(found?.severity).toBe(severity)
@@ -156,13 +374,30 @@ describe('what is said', () => {
 })
 
 describe('a bay from above', () => {
-  const wall = { width: 6200, height: 3300, references: [{ id: 'jamb', front: 2000, back: 1900 }], features: [{ id: 'p1', kind: 'pipe', x: 2600, y: 0, width: 40, height: 3300 }, { id: 'p2', kind: 'pipe', x: 2500, y: 0, width: 40, height: 1000 }] }
+  const wall = {
+    width: 6200,
+    height: 3300,
+    references: [{ id: 'jamb', front: 2000, back: 1900 }],
+    features: [
+      { id: 'p1', kind: 'pipe', x: 2600, y: 0, width: 40, height: 3300 },
+      { id: 'p2', kind: 'pipe', x: 2500, y: 0, width: 40, height: 1000 },
+    ],
+  }
   it('is found by what is seen on both levels, the nearest first', () => {
-    expect(carriedTo(wall, 2300, 'above').map(({ from, off }) => [from, off])).toEqual([['reference jamb', 300], ['the centre of pipe p1', -320], ['the left edge of the wall', 2300], ['the right edge of the wall', -3900]])
+    expect(carriedTo(wall, 2300, 'above').map(({ from, off }) => [from, off])).toEqual([
+      ['reference jamb', 300],
+      ['the centre of pipe p1', -320],
+      ['the left edge of the wall', 2300],
+      ['the right edge of the wall', -3900],
+    ])
     expect(carriedTo(wall, 2300, 'below')[0]).toEqual({ from: 'the centre of pipe p2', off: -220 })
   })
 
   it('is missed by a locator that is not over it with room for the bit', () => {
-    expect([missesBay({ from: 2000, to: 2300 }, 2150, 20), missesBay({ from: 2000, to: 2300 }, 2295, 20), missesBay({ from: 2000, to: 2300 }, 1990, 20)]).toEqual([0, 5, 20])
+    expect([
+      missesBay({ from: 2000, to: 2300 }, 2150, 20),
+      missesBay({ from: 2000, to: 2300 }, 2295, 20),
+      missesBay({ from: 2000, to: 2300 }, 1990, 20),
+    ]).toEqual([0, 5, 20])
   })
 })

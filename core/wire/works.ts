@@ -10,7 +10,15 @@ import { MINUTES, type Leg } from './ways'
 /** An opening in the covering, and the routes that share it. */
 export interface OpeningPlan { id: string, rect: Rect, at: 'blocking' | 'stud', routes: string[] }
 /** A hole bored for all that passes there, mm; NaN where no bit is large enough. */
-export interface BorePlan { id: string, x: number, y: number, diameter: number, through: Leg['bores'][number]['through'], routes: string[], cables: number }
+export interface BorePlan {
+  id: string
+  x: number
+  y: number
+  diameter: number
+  through: Leg['bores'][number]['through']
+  routes: string[]
+  cables: number
+}
 
 /** What is opened, bored and closed for all routes together, each thing once. */
 export interface Works {
@@ -41,7 +49,12 @@ function openingsOf(routes: RoutePlan[]): OpeningPlan[] {
           continue
         }
         const [x, y] = [Math.min(known.rect.x, rect.x), Math.min(known.rect.y, rect.y)]
-        known.rect = { x, y, width: Math.max(known.rect.x + known.rect.width, rect.x + rect.width) - x, height: Math.max(known.rect.y + known.rect.height, rect.y + rect.height) - y }
+        known.rect = {
+          x,
+          y,
+          width: Math.max(known.rect.x + known.rect.width, rect.x + rect.width) - x,
+          height: Math.max(known.rect.y + known.rect.height, rect.y + rect.height) - y,
+        }
         known.routes = [...new Set([...known.routes, id])]
       }
     }
@@ -54,7 +67,13 @@ function boresOf(routes: RoutePlan[], cables: CablePlan[], units: UnitSystem): B
   for (const { id, kind, legs } of routes) {
     for (const { x, y, through } of legs.flatMap(({ bores }) => bores)) {
       // Power and signal never share a hole.
-      const known = out.find(other => other.through === through && Math.abs(other.x - x) < NEAR && Math.abs(other.y - y) < NEAR && routes.find(route => route.id === other.routes[0])!.kind === kind)
+      const known = out.find(
+        other =>
+          other.through === through
+          && Math.abs(other.x - x) < NEAR
+          && Math.abs(other.y - y) < NEAR
+          && routes.find(route => route.id === other.routes[0])!.kind === kind,
+      )
       if (known) known.routes = [...new Set([...known.routes, id])]
       else out.push({ id: `bore-${out.length + 1}`, x, y, through, routes: [id] })
     }
@@ -82,7 +101,10 @@ function runsOf(routes: RoutePlan[]): Run[] {
     for (const { from, to } of route.legs.filter(({ method }) => method === 'raceway')) {
       const upright = Math.abs(from.x - to.x) < 1e-6
       const key = `${route.kind} ${upright ? `x${Math.round(from.x)}` : `y${Math.round(from.y)}`}`
-      const run = runs.get(key) ?? { at: along => upright ? { x: from.x, y: along } : { x: along, y: from.y }, parts: [] }
+      const run = runs.get(key) ?? {
+        at: along => (upright ? { x: from.x, y: along } : { x: along, y: from.y }),
+        parts: [],
+      }
       const [a, b] = upright ? [from.y, to.y] : [from.x, to.x]
       run.parts.push({ from: Math.min(a, b), to: Math.max(a, b), route })
       runs.set(key, run)
@@ -104,7 +126,14 @@ function racewayOf(routes: RoutePlan[], cables: CablePlan[], cases: Rect[]): Wor
       if (here.length === 0) continue
       raceway.length += to - from
       raceway.seen += inSight({ from: at(from), to: at(to) }, cases)
-      raceway.inside = Math.max(raceway.inside, filled(here.flatMap(({ route }) => cables.flatMap(cable => cable.route === route.id && cable.model ? [cable.model] : []))))
+      raceway.inside = Math.max(
+        raceway.inside,
+        filled(
+          here.flatMap(({ route }) =>
+            cables.flatMap(cable => (cable.route === route.id && cable.model ? [cable.model] : [])),
+          ),
+        ),
+      )
     }
   }
   return raceway
@@ -116,7 +145,9 @@ function racewayOf(routes: RoutePlan[], cables: CablePlan[], cases: Rect[]): Wor
  */
 function reelsOf(cables: CablePlan[]): Works['reels'] {
   const byModel = new Map<string, CablePlan[]>()
-  for (const cable of cables) if (cable.model && !cable.model.plug && cable.taken !== undefined) byModel.set(cable.model.id, [...byModel.get(cable.model.id) ?? [], cable])
+  for (const cable of cables)
+    if (cable.model && !cable.model.plug && cable.taken !== undefined)
+      byModel.set(cable.model.id, [...(byModel.get(cable.model.id) ?? []), cable])
   return [...byModel.values()].map((pieces) => {
     const { model } = pieces[0]!
     const reels: { length: number, left: number }[] = []
@@ -129,7 +160,11 @@ function reelsOf(cables: CablePlan[]): Works['reels'] {
       })()
       reel.left -= needed.value
     }
-    return { model: model!, lengths: reels.map(({ length }) => length), left: reels.reduce((sum, { left }) => sum + left, 0) }
+    return {
+      model: model!,
+      lengths: reels.map(({ length }) => length),
+      left: reels.reduce((sum, { left }) => sum + left, 0),
+    }
   })
 }
 

@@ -49,7 +49,8 @@ export function openedLink({ context }: H3Event): Opened {
 /** Which sites, and which of their walls, the caller sees. */
 export function seenBy(event: H3Event): (site: { key: number, id: string }) => ((wall: string) => boolean) | undefined {
   const [{ held }, db] = [signedIn(event), database(event)]
-  if (reachOf(held.role, 'site.read') !== 'closed') return ({ id }) => may(held, 'site.read', { site: id }) ? () => true : undefined
+  if (reachOf(held.role, 'site.read') !== 'closed')
+    return ({ id }) => (may(held, 'site.read', { site: id }) ? () => true : undefined)
   return ({ key }) => {
     const closed = wallsHandedOver(db, key)
     return closed.size > 0 ? wall => closed.has(wall) : undefined

@@ -17,7 +17,8 @@ export type Authored
 /** Says of an entry who made it, and whether he might. */
 export type Author = (entry: unknown, action: Action, place: EntryPlace, receivedAt: string) => Authored
 
-const isObject = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value)
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
 const isBefore = (a: unknown, b: string) => typeof a === 'string' && Date.parse(a) < Date.parse(b)
 
 /**

@@ -23,7 +23,13 @@ export function seedPeople(accounts: Accounts, at: string): void {
   atomically(accounts, () => {
     if (listFirms(accounts).length > 0) return
     const { key } = beginFirm(accounts, FIRM, at)
-    for (const { name, role, sites = [] } of PEOPLE) addPerson(accounts, key, { name, address: `${name.split(' ')[0]!.toLowerCase()}@brandt-holt.example`, password: null, role, sites }, at)
+    for (const { name, role, sites = [] } of PEOPLE)
+      addPerson(
+        accounts,
+        key,
+        { name, address: `${name.split(' ')[0]!.toLowerCase()}@brandt-holt.example`, password: null, role, sites },
+        at,
+      )
   })
 }
 
@@ -45,9 +51,12 @@ export function demoPeople(accounts: Accounts): PersonSummary[] {
  */
 export function howToComeIn(accounts: Accounts, address: string, now: Date): string | undefined {
   const [firm] = listFirms(accounts)
-  if (!firm) return `There is no firm yet. Create one at ${address}/begin with this code, which works once: ${codeForFirm(accounts, now)}`
+  if (!firm)
+    return `There is no firm yet. Create one at ${address}/begin with this code, which works `
+      + `once: ${codeForFirm(accounts, now)}`
   const planner = listPeople(accounts, firm.key).find(({ role }) => role === 'planner')
   if (process.env.WT_DEMO !== '1' || isForThisMachineOnly() || !planner || planner.hasPassword) return undefined
   const secret = inviteToReset(accounts, personHere(accounts, firm.key, planner.id), planner, 'The server', now)
-  return `Other machines can reach this demo, so one-click sign-in is off. ${planner.name} sets a password at ${address}/join/${secret}`
+  return `Other machines can reach this demo, so one-click sign-in is off. ${planner.name} sets a password `
+    + `at ${address}/join/${secret}`
 }

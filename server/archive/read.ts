@@ -25,7 +25,8 @@ const MOST_FILES = 20_000
 
 /** The files of a ZIP by their names. */
 async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
-  if (zip.entryCount > MOST_FILES) throw notAnArchive(`it has ${zip.entryCount} files, and the maximum is ${MOST_FILES}`)
+  if (zip.entryCount > MOST_FILES)
+    throw notAnArchive(`it has ${zip.entryCount} files, and the maximum is ${MOST_FILES}`)
   const entries = new Map<string, Entry>()
   for await (const entry of zip.eachEntry()) if (!entry.fileName.endsWith('/')) entries.set(entry.fileName, entry)
   return entries
@@ -37,7 +38,9 @@ async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
  * @throws 422 where it is none
  */
 export async function openArchive(path: string): Promise<Archive> {
-  const zip = await openPromise(path, { autoClose: false }).catch((error: Error) => { throw notAnArchive(error.message) })
+  const zip = await openPromise(path, { autoClose: false }).catch((error: Error) => {
+    throw notAnArchive(error.message)
+  })
   const entries = await entriesOf(zip).catch((error: Error & { statusCode?: number }) => {
     zip.close()
     throw error.statusCode ? error : notAnArchive(error.message)
@@ -46,17 +49,33 @@ export async function openArchive(path: string): Promise<Archive> {
   const read = async (name: string, most: number): Promise<Buffer> => {
     const entry = entries.get(name)
     if (!entry) throw notAnArchive(`it has no ${name}`)
-    if (entry.uncompressedSize > most) throw validationError([{ path: name, message: `must have at most ${Math.round(most / 1024 / 1024)} MB, not ${Math.round(entry.uncompressedSize / 1024 / 1024)} MB` }])
-    return buffer(await zip.openReadStreamPromise(entry)).catch((error: Error) => { throw validationError([{ path: name, message: `cannot be read: ${error.message}` }]) })
+    if (entry.uncompressedSize > most)
+      throw validationError([
+        {
+          path: name,
+          message: `must have at most ${Math.round(most / 1024 / 1024)} MB, `
+            + `not ${Math.round(entry.uncompressedSize / 1024 / 1024)} MB`,
+        },
+      ])
+    return buffer(await zip.openReadStreamPromise(entry)).catch((error: Error) => {
+      throw validationError([{ path: name, message: `cannot be read: ${error.message}` }])
+    })
   }
   const names = [...entries.keys()]
-  const [photos, files] = [names.flatMap(name => /^photos\/([^/]+)$/.exec(name)?.[1] ?? []), names.flatMap(name => /^files\/([^/]+)$/.exec(name)?.[1] ?? [])]
+  const [photos, files] = [
+    names.flatMap(name => /^photos\/([^/]+)$/.exec(name)?.[1] ?? []),
+    names.flatMap(name => /^files\/([^/]+)$/.exec(name)?.[1] ?? []),
+  ]
   return {
     job: () => read('job.json', LIMITS.jobBytes),
-    saves: async () => entries.has('saves.json') ? (await read('saves.json', LIMITS.bodyBytes)).toString('utf8') : '',
-    photos, photo: name => read(`photos/${name}`, LIMITS.photoBytes),
-    files, file: name => read(`files/${name}`, LIMITS.fileBytes),
-    others: names.filter(name => name !== 'job.json' && name !== 'saves.json' && !/^(?:photos|files)\/[^/]+$/.test(name)),
+    saves: async () => (entries.has('saves.json') ? (await read('saves.json', LIMITS.bodyBytes)).toString('utf8') : ''),
+    photos,
+    photo: name => read(`photos/${name}`, LIMITS.photoBytes),
+    files,
+    file: name => read(`files/${name}`, LIMITS.fileBytes),
+    others: names.filter(
+      name => name !== 'job.json' && name !== 'saves.json' && !/^(?:photos|files)\/[^/]+$/.test(name),
+    ),
     close: () => zip.close(),
   }
 }

@@ -10,7 +10,15 @@ export type SavedBy = Map<string, { by: string, at: string }>
 
 const saves = object({
   format: string().oneOf(['wide-trellis-saves']).required(),
-  walls: array(object({ wall: string().required(), by: string().max(200).required(), at: string().required().test(at => isMoment(at)) })).required(),
+  walls: array(
+    object({
+      wall: string().required(),
+      by: string().max(200).required(),
+      at: string()
+        .required()
+        .test(at => isMoment(at)),
+    }),
+  ).required(),
 })
 
 /** Reads what an archive says of the saves of its walls; nothing where it says none that can be read. */

@@ -13,18 +13,48 @@ type Told = Stretch & Pick<PublishedStretch, 'title' | 'published'>
  *
  * @param address where the application is, for the link in each event
  */
-export function feedOf(name: string, stretches: PublishedStretch[], sites: Map<string, SiteTold>, address: string, stamp: Date): string {
-  const calendar = ical({ name, prodId: { company: 'Wide Trellis', product: 'Programme', language: 'EN' }, method: ICalCalendarMethod.PUBLISH, ttl: 3_600 })
-  const told = stretches.map(({ site, wall, task, crew, title, startsAt, endsAt, published }): Told => ({ site, wall, task, crew, title, published, from: minuteOf(startsAt), to: minuteOf(endsAt) }))
+export function feedOf(
+  name: string,
+  stretches: PublishedStretch[],
+  sites: Map<string, SiteTold>,
+  address: string,
+  stamp: Date,
+): string {
+  const calendar = ical({
+    name,
+    prodId: { company: 'Wide Trellis', product: 'Programme', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+    ttl: 3_600,
+  })
+  const told = stretches.map(({ site, wall, task, crew, title, startsAt, endsAt, published }): Told => ({
+    site,
+    wall,
+    task,
+    crew,
+    title,
+    published,
+    from: minuteOf(startsAt),
+    to: minuteOf(endsAt),
+  }))
   const zoneOf = new Map(stretches.map(({ site, zone }) => [site, zone]))
   for (const visit of visitsOf(told, site => zoneOf.get(site)!)) {
     const site = sites.get(visit.site)
-    const [first, last] = [stretches.find(({ startsAt, crew }) => minuteOf(startsAt) === visit.from && crew === visit.crew)!, Math.max(...visit.stretches.map(({ published }) => published))]
+    const [first, last] = [
+      stretches.find(({ startsAt, crew }) => minuteOf(startsAt) === visit.from && crew === visit.crew)!,
+      Math.max(...visit.stretches.map(({ published }) => published)),
+    ]
     calendar.createEvent({
-      id: `${visit.id}@wide-trellis`, start: new Date(visit.from * 60_000), end: new Date(visit.to * 60_000), stamp, sequence: last,
+      id: `${visit.id}@wide-trellis`,
+      start: new Date(visit.from * 60_000),
+      end: new Date(visit.to * 60_000),
+      stamp,
+      sequence: last,
       summary: `${site?.name ?? visit.site} (${first.crewName})`,
-      ...site?.address && { location: site.address },
-      description: [...visit.stretches.map(({ title }) => title), ...site?.access ? ['', `Access: ${site.access}`] : []].join('\n'),
+      ...(site?.address && { location: site.address }),
+      description: [
+        ...visit.stretches.map(({ title }) => title),
+        ...(site?.access ? ['', `Access: ${site.access}`] : []),
+      ].join('\n'),
       url: `${address}/programme/day?day=${visit.day}&crew=${visit.crew}`,
     })
   }

@@ -22,7 +22,10 @@ export function dataFolder(): string {
  *
  * @throws DatabaseRefused in words, whatever is wrong with it
  */
-export function openFile<Schema extends Record<string, unknown>>(file: string, form: DatabaseForm & { schema: Schema }): Open<Schema> {
+export function openFile<Schema extends Record<string, unknown>>(
+  file: string,
+  form: DatabaseForm & { schema: Schema },
+): Open<Schema> {
   let sqlite: SQLite.Database | undefined
   try {
     sqlite = new SQLite(file, { timeout: 5_000 })
@@ -40,7 +43,8 @@ export function openFile<Schema extends Record<string, unknown>>(file: string, f
 }
 
 /** Opens the database file of a firm. @throws DatabaseRefused */
-export const openDatabase = (file: string): Open<typeof firmSchema> => openFile(file, firmDatabase() as DatabaseForm & { schema: typeof firmSchema })
+export const openDatabase = (file: string): Open<typeof firmSchema> =>
+  openFile(file, firmDatabase() as DatabaseForm & { schema: typeof firmSchema })
 
 /**
  * Opens a database of the data folder. One that is begun here is marked until it is whole, so that an empty file which
@@ -49,12 +53,19 @@ export const openDatabase = (file: string): Open<typeof firmSchema> => openFile(
  * @param begin puts in what a new database begins with
  * @throws DatabaseRefused in words
  */
-export function openWhole<Schema extends Record<string, unknown>>(file: string, open: (file: string) => Open<Schema>, begin: (db: Open<Schema>['db']) => void): Open<Schema> {
+export function openWhole<Schema extends Record<string, unknown>>(
+  file: string,
+  open: (file: string) => Open<Schema>,
+  begin: (db: Open<Schema>['db']) => void,
+): Open<Schema> {
   const beginning = file.replace(/\.db$/, '.beginning')
   try {
     mkdirSync(dirname(file), { recursive: true })
     if (!existsSync(file)) writeFileSync(beginning, '')
-    else if (statSync(file).size === 0 && !existsSync(beginning)) throw new DatabaseRefused(`${file} is empty, but it had content before. Replace it with a copy from backups/, or delete it to start with nothing.`)
+    else if (statSync(file).size === 0 && !existsSync(beginning))
+      throw new DatabaseRefused(
+        `${file} is empty, but it had content before. Replace it with a copy from backups/, or delete it to start with nothing.`,
+      )
     const opened = open(file)
     begin(opened.db)
     rmSync(beginning, { force: true })

@@ -39,7 +39,10 @@ export function holdFolder(folder: string): () => void {
   }
   catch (error) {
     lock?.close()
-    if ((error as { code?: string }).code === 'SQLITE_BUSY') throw new DatabaseRefused(`${folder} is in use by ${owner(note)}. Stop that server, or choose another data folder with WT_DATA.`)
+    if ((error as { code?: string }).code === 'SQLITE_BUSY')
+      throw new DatabaseRefused(
+        `${folder} is in use by ${owner(note)}. Stop that server, or choose another data folder with WT_DATA.`,
+      )
     throw refusal(folder, error)
   }
   return () => {

@@ -39,11 +39,15 @@ function opened<Result>(act: (db: Database) => Result): Result {
   }
 }
 /** Every site as its job file. */
-const jobs = (db: Database) => Object.fromEntries(listSites(db).map(({ id }) => [`${id}.json`, writeJob(exportJob(db, id))]))
+const jobs = (db: Database) =>
+  Object.fromEntries(listSites(db).map(({ id }) => [`${id}.json`, writeJob(exportJob(db, id))]))
 /** A job file as it would be without the places that the server gave the entries of its log. */
 const unchained = (text: string) => {
   const job = readJob(text)
-  return writeJob({ ...job, log: job.log.map(({ seq: _s, receivedAt: _r, prev: _p, hash: _h, ...entry }) => entry as LogEntry) })
+  return writeJob({
+    ...job,
+    log: job.log.map(({ seq: _s, receivedAt: _r, prev: _p, hash: _h, ...entry }) => entry as LogEntry),
+  })
 }
 const copies = () => existsSync(join(folder, 'backups')) ? readdirSync(join(folder, 'backups')).sort() : []
 
@@ -51,7 +55,9 @@ const copies = () => existsSync(join(folder, 'backups')) ? readdirSync(join(fold
 function laterVersion(...more: string[]) {
   const later = join(folder, 'migrations')
   if (!existsSync(later)) cpSync(MIGRATIONS, later, { recursive: true })
-  const journal = JSON.parse(readFileSync(join(later, 'meta', '_journal.json'), 'utf8')) as { entries: { tag: string, when: number }[] }
+  const journal = JSON.parse(readFileSync(join(later, 'meta', '_journal.json'), 'utf8')) as {
+    entries: { tag: string, when: number }[]
+  }
   more.forEach((sql, n) => {
     const tag = `later_${journal.entries.length}`
     writeFileSync(join(later, `${tag}.sql`), sql)
@@ -63,8 +69,15 @@ function laterVersion(...more: string[]) {
 
 /** Builds a table anew, as a change of a column asks of SQLite. */
 function rebuilt(table: string): string {
-  const { sql: create } = opened(db => db.get<{ sql: string }>(sql`SELECT sql FROM sqlite_master WHERE name = ${table}`))
-  return [create.replace(table, 'again'), `INSERT INTO again SELECT * FROM ${table}`, `DROP TABLE ${table}`, `ALTER TABLE again RENAME TO ${table}`].join(';--> statement-breakpoint\n')
+  const { sql: create } = opened(db =>
+    db.get<{ sql: string }>(sql`SELECT sql FROM sqlite_master WHERE name = ${table}`),
+  )
+  return [
+    create.replace(table, 'again'),
+    `INSERT INTO again SELECT * FROM ${table}`,
+    `DROP TABLE ${table}`,
+    `ALTER TABLE again RENAME TO ${table}`,
+  ].join(';--> statement-breakpoint\n')
 }
 
 const VERSIONS = readdirSync(FIXTURES)
@@ -72,23 +85,39 @@ const VERSIONS = readdirSync(FIXTURES)
 const isChangedLater = (name: string) => SOAKING || name === VERSIONS[0] || name === VERSIONS.at(-1)
 
 describe.each(VERSIONS)('a data folder as %s left it', (name) => {
-  const before = Object.fromEntries(readdirSync(join(FIXTURES, name, 'jobs')).map(job => [job, readFileSync(join(FIXTURES, name, 'jobs', job), 'utf8')]))
+  const before = Object.fromEntries(
+    readdirSync(join(FIXTURES, name, 'jobs')).map(job => [
+      job,
+      readFileSync(join(FIXTURES, name, 'jobs', job), 'utf8'),
+    ]),
+  )
   // What a file of that version is once this one has read it: nothing of it lost, in the form of today.
   const kept = Object.fromEntries(Object.entries(before).map(([job, text]) => [job, unchained(text)]))
-  const unchainedJobs = (db: Database) => Object.fromEntries(Object.entries(jobs(db)).map(([job, text]) => [job, unchained(text)]))
+  const unchainedJobs = (db: Database) =>
+    Object.fromEntries(Object.entries(jobs(db)).map(([job, text]) => [job, unchained(text)]))
   beforeEach(() => cpSync(join(FIXTURES, name, 'data'), folder, { recursive: true }))
 
   it('gives out the same job files, byte by byte, the same catalogue and the same pictures', () => {
-    const { fasteners, ...catalogue } = JSON.parse(readFileSync(join(FIXTURES, name, 'catalogue.json'), 'utf8')) as { fasteners: { id: string, stock?: number }[], stock?: Record<string, number> }
+    const { fasteners, ...catalogue } = JSON.parse(readFileSync(join(FIXTURES, name, 'catalogue.json'), 'utf8')) as {
+      fasteners: { id: string, stock?: number }[]
+      stock?: Record<string, number>
+    }
     // What was in stock stood in the models once; it is in the ledger now.
     const stocked = fasteners.filter(({ stock }) => stock !== undefined)
     // Of kinds of model that came later it has none.
-    const expected = { boxes: [], cables: [], ...catalogue, fasteners: fasteners.map(({ stock: _, ...model }) => model), stock: catalogue.stock ?? Object.fromEntries(stocked.map(({ id, stock }) => [`fastener/${id}`, stock])) }
+    const expected = {
+      boxes: [],
+      cables: [],
+      ...catalogue,
+      fasteners: fasteners.map(({ stock: _, ...model }) => model),
+      stock: catalogue.stock ?? Object.fromEntries(stocked.map(({ id, stock }) => [`fastener/${id}`, stock])),
+    }
     expect(Object.keys(expected.stock).length).toBeGreaterThan(5)
     opened((db) => {
       expect(unchainedJobs(db)).toEqual(kept)
       // Where that version had the chain already, it is the same to the letter.
-      for (const [job, text] of Object.entries(jobs(db))) if (before[job]!.includes('"hash"')) expect(text).toBe(before[job])
+      for (const [job, text] of Object.entries(jobs(db)))
+        if (before[job]!.includes('"hash"')) expect(text).toBe(before[job])
       for (const text of Object.values(jobs(db))) {
         const { log } = readJob(text)
         expect(brokenLink(log)).toBeUndefined()
@@ -96,7 +125,12 @@ describe.each(VERSIONS)('a data folder as %s left it', (name) => {
       }
       expect(JSON.parse(JSON.stringify(readCatalogue(db)))).toEqual(expected)
     })
-    for (const photo of Object.values(before).flatMap(job => [...job.matchAll(/"photo": "([^"]+)"/g)].map(([, photo]) => photo!))) expect(readdirSync(join(folder, 'photos'), { recursive: true }).some(path => basename(String(path)) === photo)).toBe(true)
+    for (const photo of Object.values(before).flatMap(job =>
+      [...job.matchAll(/"photo": "([^"]+)"/g)].map(([, photo]) => photo!),
+    ))
+      expect(
+        readdirSync(join(folder, 'photos'), { recursive: true }).some(path => basename(String(path)) === photo),
+      ).toBe(true)
     opened(db => expect(unchainedJobs(db)).toEqual(kept))
   })
 
@@ -109,7 +143,9 @@ describe.each(VERSIONS)('a data folder as %s left it', (name) => {
     opened(db => expect(unchainedJobs(db)).toEqual(kept))
     expect(copies()).toHaveLength(copied + 1)
     const copy = new SQLite(join(folder, 'backups', copies().at(-1)!), { readonly: true })
-    expect(copy.prepare('SELECT count(*) AS n FROM walls').get()).toEqual({ n: Object.values(before).flatMap(job => (JSON.parse(job) as { walls: unknown[] }).walls).length })
+    expect(copy.prepare('SELECT count(*) AS n FROM walls').get()).toEqual({
+      n: Object.values(before).flatMap(job => (JSON.parse(job) as { walls: unknown[] }).walls).length,
+    })
     copy.close()
   })
 
@@ -170,15 +206,22 @@ it('gives walls that no address can name ids of their names, and keeps what thei
   cpSync(join(FIXTURES, '0011_documents', 'data'), folder, { recursive: true })
   const sqlite = new SQLite(file)
   sqlite.exec('DROP TRIGGER log_no_update')
-  sqlite.exec(`UPDATE walls SET id = 'Hall/1 ?', document = json_set(document, '$.id', 'Hall/1 ?') WHERE id = 'ticket-hall'`)
+  sqlite.exec(
+    `UPDATE walls SET id = 'Hall/1 ?', document = json_set(document, '$.id', 'Hall/1 ?') WHERE id = 'ticket-hall'`,
+  )
   sqlite.exec(`UPDATE log SET wall = 'Hall/1 ?' WHERE wall = 'ticket-hall'`)
   sqlite.close()
   opened((db) => {
     const job = exportJob(db, 'holm-point')
-    expect(job.walls.map(({ id, formerId }) => [id, formerId])).toEqual([['ticket-hall-east-wall', 'Hall/1 ?'], ['cafe', undefined]])
+    expect(job.walls.map(({ id, formerId }) => [id, formerId])).toEqual([
+      ['ticket-hall-east-wall', 'Hall/1 ?'],
+      ['cafe', undefined],
+    ])
     const before = readJob(readFileSync(join(FIXTURES, '0011_documents', 'jobs', 'holm-point.json'), 'utf8')).log
     expect([job.log, brokenLink(job.log)]).toEqual([before, undefined])
-    expect(readWall(db, 'holm-point', 'ticket-hall-east-wall').job.log).toHaveLength(before.filter(({ wall }) => wall === 'ticket-hall').length)
+    expect(readWall(db, 'holm-point', 'ticket-hall-east-wall').job.log).toHaveLength(
+      before.filter(({ wall }) => wall === 'ticket-hall').length,
+    )
     expect(db.get(sql`SELECT count(*) AS n FROM sqlite_master WHERE type = 'trigger'`)).toEqual({ n: 8 })
   })
 })
@@ -187,13 +230,25 @@ describe('a database', () => {
   it('has its log guarded again after the log was built anew', () => {
     opened((db) => {
       const job = exampleJob()
-      job.log.push({ id: 'l1', at: '2026-11-12T09:00:00.000Z', by: 'Isla', wall: 'w1', kind: 'hole', hole: 'h', x: 1, y: 2, result: 'hit' })
+      job.log.push({
+        id: 'l1',
+        at: '2026-11-12T09:00:00.000Z',
+        by: 'Isla',
+        wall: 'w1',
+        kind: 'hole',
+        hole: 'h',
+        x: 1,
+        y: 2,
+        result: 'hit',
+      })
       importJob(db, job, 'Isla', '2026-11-12T09:00:00.000Z')
     })
     laterVersion(rebuilt('log'))
     opened((db) => {
       for (const change of [sql`UPDATE log SET entry = '{}'`, sql`DELETE FROM log`]) {
-        expect(() => db.run(change)).toThrow(expect.objectContaining({ cause: expect.objectContaining({ message: 'the log is only ever added to' }) }))
+        expect(() => db.run(change)).toThrow(
+          expect.objectContaining({ cause: expect.objectContaining({ message: 'the log is only ever added to' }) }),
+        )
       }
       expect(db.get(sql`SELECT count(*) AS n FROM log`)).toEqual({ n: 1 })
     })
@@ -208,7 +263,10 @@ describe('a database', () => {
     }
     expect(copies()).toHaveLength(5)
     const oldest = new SQLite(join(folder, 'backups', copies()[0]!), { readonly: true })
-    expect(oldest.prepare('SELECT name FROM sqlite_master WHERE name LIKE \'later%\'').all()).toEqual([{ name: 'later_0' }, { name: 'later_1' }])
+    expect(oldest.prepare('SELECT name FROM sqlite_master WHERE name LIKE \'later%\'').all()).toEqual([
+      { name: 'later_0' },
+      { name: 'later_1' },
+    ])
     oldest.close()
   })
 

@@ -27,23 +27,37 @@ const COPIES = 5
 const APPLIED = '__drizzle_migrations'
 
 function readMigrations(folder: string): Migration[] {
-  const { entries } = JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as { entries: { tag: string, when: number }[] }
+  const { entries } = JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as {
+    entries: { tag: string, when: number }[]
+  }
   return entries.map(({ tag, when }) => {
     const sql = readFileSync(join(folder, `${tag}.sql`), 'utf8')
-    return { tag, when, statements: sql.split('--> statement-breakpoint'), hash: createHash('sha256').update(sql).digest('hex') }
+    return {
+      tag,
+      when,
+      statements: sql.split('--> statement-breakpoint'),
+      hash: createHash('sha256').update(sql).digest('hex'),
+    }
   })
 }
 
-const tablesOf = (sqlite: SQLite.Database) => (sqlite.prepare('SELECT name FROM sqlite_master WHERE type = \'table\'').all() as { name: string }[]).map(({ name }) => name)
+const tablesOf = (sqlite: SQLite.Database) =>
+  (sqlite.prepare('SELECT name FROM sqlite_master WHERE type = \'table\'').all() as { name: string }[]).map(
+    ({ name }) => name,
+  )
 
 /** When the migrations of a database were written that it has been through; none for a new one. */
 function appliedTo(sqlite: SQLite.Database, file: string, { mark }: DatabaseForm): number[] {
   const tables = tablesOf(sqlite)
   if (tables.length === 0) return []
   if (!tables.includes(APPLIED) || !tables.includes(mark)) {
-    throw new DatabaseRefused(`${file} is a database, but not one of Wide Trellis. It was not changed. Choose another data folder with WT_DATA.`)
+    throw new DatabaseRefused(
+      `${file} is a database, but not one of Wide Trellis. It was not changed. Choose another data folder with WT_DATA.`,
+    )
   }
-  return (sqlite.prepare(`SELECT created_at AS at FROM ${APPLIED}`).all() as { at: number }[]).map(({ at }) => Number(at))
+  return (sqlite.prepare(`SELECT created_at AS at FROM ${APPLIED}`).all() as { at: number }[]).map(({ at }) =>
+    Number(at),
+  )
 }
 
 /**
@@ -53,7 +67,9 @@ function appliedTo(sqlite: SQLite.Database, file: string, { mark }: DatabaseForm
 function outstanding(migrations: Migration[], applied: number[], file: string): Migration[] {
   const known = new Set(migrations.map(({ when }) => when))
   if (applied.some(at => !known.has(at))) {
-    throw new DatabaseRefused(`${file} was written by a newer version of Wide Trellis. It was not changed. Start the newer version, or choose another data folder with WT_DATA.`)
+    throw new DatabaseRefused(
+      `${file} was written by a newer version of Wide Trellis. It was not changed. Start the newer version, or choose another data folder with WT_DATA.`,
+    )
   }
   return migrations.filter(({ when }) => !applied.includes(when))
 }
@@ -74,7 +90,9 @@ function copyFirst(sqlite: SQLite.Database, file: string): string {
   }
   catch (error) {
     rmSync(copy, { force: true })
-    throw new DatabaseRefused(`${file} must be updated, but cannot be copied first: ${(error as Error).message}. It was not changed.`)
+    throw new DatabaseRefused(
+      `${file} must be updated, but cannot be copied first: ${(error as Error).message}. It was not changed.`,
+    )
   }
   const copies = readdirSync(folder).filter(name => name.startsWith(`${prefix}-`) && name.endsWith('.db')).sort()
   for (const old of copies.slice(0, -COPIES)) rmSync(join(folder, old))
@@ -84,8 +102,13 @@ function copyFirst(sqlite: SQLite.Database, file: string): string {
 /** @throws DatabaseRefused where a table is gone that a database of this form has */
 function checkTables(sqlite: SQLite.Database, file: string, { schema }: DatabaseForm): void {
   const there = tablesOf(sqlite)
-  const gone = Object.values(schema).flatMap(table => is(table, SQLiteTable) && !there.includes(getTableName(table)) ? [getTableName(table)] : [])
-  if (gone.length > 0) throw new DatabaseRefused(`${file} is incomplete; missing: ${gone.join(', ')}. Keep this file as it is, and use a copy from backups/ instead.`)
+  const gone = Object.values(schema).flatMap(table =>
+    is(table, SQLiteTable) && !there.includes(getTableName(table)) ? [getTableName(table)] : [],
+  )
+  if (gone.length > 0)
+    throw new DatabaseRefused(
+      `${file} is incomplete; missing: ${gone.join(', ')}. Keep this file as it is, and use a copy from backups/ instead.`,
+    )
 }
 
 /** Rows that refer to none, and whatever else is wrong in a database, in a sentence; empty where all is well. */
@@ -161,14 +184,19 @@ export function bringUpToDate(sqlite: SQLite.Database, file: string, form: Datab
     sqlite.transaction(() => {
       // Asked again under the lock: another server may have done it meanwhile.
       const missing = outstanding(migrations, appliedTo(sqlite, file, form), file)
-      sqlite.exec(`CREATE TABLE IF NOT EXISTS ${APPLIED} (id INTEGER PRIMARY KEY AUTOINCREMENT, hash TEXT NOT NULL, created_at NUMERIC)`)
+      sqlite.exec(
+        `CREATE TABLE IF NOT EXISTS ${APPLIED} (id INTEGER PRIMARY KEY AUTOINCREMENT, hash TEXT NOT NULL, created_at `
+        + `NUMERIC)`,
+      )
       apply(sqlite, missing, form)
       const wrong = damage(sqlite)
       if (wrong) throw new Error(wrong)
     }).immediate()
   }
   catch (error) {
-    throw new DatabaseRefused(`${file} could not be updated and is unchanged${before ? `; a copy is in ${before}` : ''}: ${(error as Error).message}.`)
+    throw new DatabaseRefused(
+      `${file} could not be updated and is unchanged${before ? `; a copy is in ${before}` : ''}: ${(error as Error).message}.`,
+    )
   }
   finally {
     sqlite.pragma('foreign_keys = ON')

@@ -10,8 +10,12 @@ const WORDS: Record<string, string> = {
   SQLITE_FULL: 'cannot be written: the disk is full. Free some space and start again',
   SQLITE_BUSY: 'is in use by another program. Close that program and start again',
   SQLITE_IOERR: 'could not be read or written. Check the disk',
-  EACCES: 'cannot be written: permission denied. Give this user write permission there, or choose another data folder with WT_DATA',
-  EPERM: 'cannot be written: permission denied. Give this user write permission there, or choose another data folder with WT_DATA',
+  EACCES:
+    'cannot be written: permission denied. Give this user write permission there, or choose another data folder with '
+    + 'WT_DATA',
+  EPERM:
+    'cannot be written: permission denied. Give this user write permission there, or choose another data folder with '
+    + 'WT_DATA',
   EROFS: 'is on a read-only disk. Choose another data folder with WT_DATA',
   ENOSPC: 'cannot be written: the disk is full. Free some space and start again',
   EEXIST: 'is a file, but must be a folder. Choose another data folder with WT_DATA',
@@ -23,5 +27,7 @@ export function refusal(what: string, error: unknown): DatabaseRefused {
   if (error instanceof DatabaseRefused) return error
   const { code = '', message } = error as { code?: string, message: string }
   const known = Object.keys(WORDS).find(key => code === key || code.startsWith(`${key}_`))
-  return new DatabaseRefused(`${what} ${known ? WORDS[known] : 'could not be opened'}. It was not changed. (${message})`)
+  return new DatabaseRefused(
+    `${what} ${known ? WORDS[known] : 'could not be opened'}. It was not changed. (${message})`,
+  )
 }

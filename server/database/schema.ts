@@ -77,18 +77,27 @@ export const stock = sqliteTable('stock', {
 }, t => [index('stock_model').on(t.kind, t.model)])
 
 /** Only ever added to: triggers refuse any update or deletion. */
-export const log = sqliteTable('log', {
-  key: key(),
-  site: ofSite(),
-  /** The order of arrival at this site, from 1. */
-  seq: integer('seq').notNull(),
-  id: text('id').notNull(),
-  wall: text('wall').notNull(),
-  kind: text('kind').notNull(),
-  hash: text('hash').notNull(),
-  /** The entry as the job file has it, its place in the chain included. */
-  entry: text('entry').notNull(),
-}, t => [uniqueIndex('log_id').on(t.site, t.id), uniqueIndex('log_seq').on(t.site, t.seq), index('log_wall').on(t.site, t.wall), index('log_kind').on(t.site, t.kind, t.wall)])
+export const log = sqliteTable(
+  'log',
+  {
+    key: key(),
+    site: ofSite(),
+    /** The order of arrival at this site, from 1. */
+    seq: integer('seq').notNull(),
+    id: text('id').notNull(),
+    wall: text('wall').notNull(),
+    kind: text('kind').notNull(),
+    hash: text('hash').notNull(),
+    /** The entry as the job file has it, its place in the chain included. */
+    entry: text('entry').notNull(),
+  },
+  t => [
+    uniqueIndex('log_id').on(t.site, t.id),
+    uniqueIndex('log_seq').on(t.site, t.seq),
+    index('log_wall').on(t.site, t.wall),
+    index('log_kind').on(t.site, t.kind, t.wall),
+  ],
+)
 
 /** Heads of logs as the server signed them: how far each log had grown, and its hash. Only ever added to. */
 export const heads = sqliteTable('heads', {

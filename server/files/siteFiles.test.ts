@@ -28,17 +28,31 @@ describe('a file of a site', () => {
     expect(readFile(folder, naming(file), file)).toEqual(bytes)
   })
   it('has no ending where that is none', () => {
-    expect(['README', 'a.', 'a.b/c', 'a.much-too-long', '.env', 'x.tar.gz'].map(name => keptName(name, Buffer.from('x')).slice(32))).toEqual(['', '', '', '', '.env', '.gz'])
+    expect(
+      ['README', 'a.', 'a.b/c', 'a.much-too-long', '.env', 'x.tar.gz'].map(name =>
+        keptName(name, Buffer.from('x')).slice(32),
+      ),
+    ).toEqual(['', '', '', '', '.env', '.gz'])
   })
   it('is refused where it is empty or too large', async () => {
-    const refusal = (bytes: Buffer) => keepFile(folder, site.id, 'a.pdf', bytes).then(() => 0, (error: { statusCode: number }) => error.statusCode)
-    expect([await refusal(Buffer.alloc(0)), await refusal(Buffer.alloc(25 * 1024 * 1024 + 1)), await refusal(Buffer.alloc(25 * 1024 * 1024))]).toEqual([422, 413, 0])
+    const refusal = (bytes: Buffer) =>
+      keepFile(folder, site.id, 'a.pdf', bytes).then(
+        () => 0,
+        (error: { statusCode: number }) => error.statusCode,
+      )
+    expect([
+      await refusal(Buffer.alloc(0)),
+      await refusal(Buffer.alloc(25 * 1024 * 1024 + 1)),
+      await refusal(Buffer.alloc(25 * 1024 * 1024)),
+    ]).toEqual([422, 413, 0])
   })
   it('is read only where its site names it, and not where its name alone came along', async () => {
     const file = await keepFile(folder, site.id, 'a.pdf', Buffer.from('a'))
     expect(() => readFile(folder, site, file)).toThrow('is not on the server')
     expect(() => readFile(folder, { ...naming(file), id: 'elsewhere' }, file)).toThrow('is not on the server')
-    expect(() => readFile(folder, naming('../../wide-trellis.db'), '../../wide-trellis.db')).toThrow('is not on the server')
+    expect(() => readFile(folder, naming('../../wide-trellis.db'), '../../wide-trellis.db')).toThrow(
+      'is not on the server',
+    )
     expect(filesOf(folder, naming(file, `${'0'.repeat(32)}.pdf`)).map(each => each.file)).toEqual([file])
     dropFile(folder, site.id, file)
     expect(filesOf(folder, naming(file))).toEqual([])
@@ -48,7 +62,8 @@ describe('a file of a site', () => {
 describe('what a site names', () => {
   const { db, close } = openDatabase(':memory:')
   importJob(db, exampleJob(), 'Isla', NOW)
-  const add = (content: string, name: string) => addFile(db, site.id, { file: keptName(name, Buffer.from(content)), name, by: 'Isla', at: NOW })
+  const add = (content: string, name: string) =>
+    addFile(db, site.id, { file: keptName(name, Buffer.from(content)), name, by: 'Isla', at: NOW })
   const names = () => readSite(db, site.id).site.files?.map(({ name }) => name)
   const faults = (act: () => unknown) => {
     try {
@@ -56,7 +71,10 @@ describe('what a site names', () => {
       return undefined
     }
     catch (error) {
-      const { statusCode, data } = error as { statusCode: number, data: { error: { message: string, faults?: { path: string, message: string }[] } } }
+      const { statusCode, data } = error as {
+        statusCode: number
+        data: { error: { message: string, faults?: { path: string, message: string }[] } }
+      }
       return [statusCode, data.error.faults?.[0] ?? data.error.message]
     }
   }

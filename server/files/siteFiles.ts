@@ -46,7 +46,8 @@ export function readFile(folder: string, site: Site, file: string): Buffer {
     throw apiError(
       404,
       'not-found',
-      'This file is not on the server: a job file has only its name. Import the site from its ZIP file, or add the file again.',
+      'This file is not on the server: a job file has only its name. Import the site from its ZIP file, or add the '
+      + 'file again.',
     )
   return readFileSync(found.path)
 }

@@ -8,7 +8,8 @@ const ADDRESS = /^(\d{1,3}(\.\d{1,3}){3}|\[[0-9a-f:.]+\])$/i
 export const isForThisMachineOnly = (host = process.env.HOST): boolean => !host || [...SELF, '::1'].includes(host)
 
 /** Whether a request's Host is this machine by itself. */
-export const isThisMachine = (header: string | undefined): boolean => SELF.includes(header?.toLowerCase().replace(/:\d+$/, '') ?? '')
+export const isThisMachine = (header: string | undefined): boolean =>
+  SELF.includes(header?.toLowerCase().replace(/:\d+$/, '') ?? '')
 
 /**
  * Whether a request's Host is one by which this server is known. A page elsewhere that has its own name lead here

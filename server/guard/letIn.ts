@@ -78,12 +78,14 @@ function placeOf(db: Database, { site, wall }: Record<string, string>): { site: 
  */
 export async function letIn(event: H3Event, { method, route, params }: RouteFound): Promise<void> {
   const wanted = ROUTE_RIGHTS[`${method} ${route}`]
-  if (wanted === undefined) throw apiError(403, 'no-right', 'This action is not allowed: the route is missing from the table of rights.')
+  if (wanted === undefined)
+    throw apiError(403, 'no-right', 'This action is not allowed: the route is missing from the table of rights.')
   if (isByLink(wanted)) return byLink(event, params.secret!)
   const session = await sessionOf(event)
   if (session && !('ended' in session)) {
     event.context.signedIn = session
-    if (wanted !== 'anybody' || route === '/api/session') event.context.firm = { firm: session.firm, db: databaseOfFirm(session.firm) }
+    if (wanted !== 'anybody' || route === '/api/session')
+      event.context.firm = { firm: session.firm, db: databaseOfFirm(session.firm) }
   }
   if (wanted === 'anybody') {
     if (session && 'ended' in session) event.context.sessionEnded = SIGN_IN[session.ended]
@@ -95,6 +97,11 @@ export async function letIn(event: H3Event, { method, route, params }: RouteFoun
   const held = SENT_LATE.has(`${method} ${route}`) ? grantsOf(accounts(), session.person.key) : [session.held]
   if (held.some(each => may(each, wanted, place))) return
   // What a person does not even read is not there for him.
-  if (place && !may(session.held, 'site.read', place)) throw notFound(params.wall === undefined ? 'this site' : 'this wall on this site')
-  throw apiError(403, 'not-yours', `${ROLE_WORDS[session.held.role].title} cannot ${RIGHTS[wanted].title}: ask ${whoMay(wanted)}.`)
+  if (place && !may(session.held, 'site.read', place))
+    throw notFound(params.wall === undefined ? 'this site' : 'this wall on this site')
+  throw apiError(
+    403,
+    'not-yours',
+    `${ROLE_WORDS[session.held.role].title} cannot ${RIGHTS[wanted].title}: ask ${whoMay(wanted)}.`,
+  )
 }

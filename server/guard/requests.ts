@@ -28,7 +28,13 @@ function isOurPage({ header }: Asked): boolean {
 export function guard(asked: Asked): void {
   const { method, path, header } = asked
   if (!isApi(path)) return
-  if (!isOurHost(header('host'))) throw apiError(421, 'unknown-host', `This server does not accept the host name “${header('host') ?? ''}”. If the name is correct, start the server with WT_HOSTS set to it.`)
+  if (!isOurHost(header('host')))
+    throw apiError(
+      421,
+      'unknown-host',
+      `This server does not accept the host name “${header('host') ?? ''}”. If the name is correct, start the server `
+      + `with WT_HOSTS set to it.`,
+    )
   if (READS.includes(method)) return
   if (!isOurPage(asked)) throw apiError(403, 'another-page', 'Only pages of this server can write to it.')
 }
@@ -43,10 +49,20 @@ export function checkType({ method, path, header }: Asked): void {
   if (READS.includes(method)) return
   const type = header('content-type')?.split(';')[0]!.trim().toLowerCase() ?? ''
   if (PHOTOS.test(path)) {
-    if (header('x-wide-trellis') !== 'photograph' || !/^image\/|^application\/octet-stream$/.test(type)) throw apiError(415, 'wrong-type', 'Send a photo as image/… or application/octet-stream, with the header “x-wide-trellis: photograph”.')
+    if (header('x-wide-trellis') !== 'photograph' || !/^image\/|^application\/octet-stream$/.test(type))
+      throw apiError(
+        415,
+        'wrong-type',
+        'Send a photo as image/… or application/octet-stream, with the header “x-wide-trellis: photograph”.',
+      )
   }
   else if (FILES.test(path)) {
-    if (header('x-wide-trellis') !== 'file' || type !== 'application/octet-stream') throw apiError(415, 'wrong-type', 'Send a file as application/octet-stream, with the header “x-wide-trellis: file”.')
+    if (header('x-wide-trellis') !== 'file' || type !== 'application/octet-stream')
+      throw apiError(
+        415,
+        'wrong-type',
+        'Send a file as application/octet-stream, with the header “x-wide-trellis: file”.',
+      )
   }
   else if (path === ARCHIVES) {
     if (type !== 'application/zip') throw apiError(415, 'wrong-type', 'Send a site with its photos as application/zip.')

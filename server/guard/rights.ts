@@ -107,7 +107,12 @@ export const ROUTE_RIGHTS: Record<string, Wanted> = {
  * What comes from a day without a signal: anyone who once had the right sends it, and each thing is looked at by when
  * it was made.
  */
-export const SENT_LATE = new Set(['POST /api/sites/:site/walls/:wall/log', 'POST /api/sites/:site/walls/:wall/revisions', 'POST /api/sites/:site/photos'])
+export const SENT_LATE = new Set([
+  'POST /api/sites/:site/walls/:wall/log',
+  'POST /api/sites/:site/walls/:wall/revisions',
+  'POST /api/sites/:site/photos',
+])
 
 /** Whether a thing is done by a client through his link, and not by anybody of the firm. */
-export const isByLink = (wanted: Wanted): boolean => wanted !== 'anybody' && STAFF.every(role => reachOf(role, wanted) === undefined)
+export const isByLink = (wanted: Wanted): boolean =>
+  wanted !== 'anybody' && STAFF.every(role => reachOf(role, wanted) === undefined)

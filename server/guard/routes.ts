@@ -15,9 +15,13 @@ export function routesOf(path: string): RouteFound[] {
   const found = ROUTES.flatMap(({ route, method }) => {
     const names = route.split('/')
     if (names.length !== parts.length || !names.every((name, n) => name.startsWith(':') || name === parts[n])) return []
-    const params = Object.fromEntries(names.flatMap((name, n) => name.startsWith(':') ? [[name.slice(1), parts[n]!]] : []))
+    const params = Object.fromEntries(
+      names.flatMap((name, n) => (name.startsWith(':') ? [[name.slice(1), parts[n]!]] : [])),
+    )
     return [{ method: method.toUpperCase(), route, params }]
   })
   const fewest = Math.min(...found.map(({ params }) => Object.keys(params).length))
-  return found.filter(({ params }) => Object.keys(params).length === fewest).sort((a, b) => a.method.localeCompare(b.method))
+  return found
+    .filter(({ params }) => Object.keys(params).length === fewest)
+    .sort((a, b) => a.method.localeCompare(b.method))
 }

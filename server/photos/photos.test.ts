@@ -8,8 +8,13 @@ import { keepPhoto, readPhoto } from './photos'
 
 const picture = (format: 'jpeg' | 'png' | 'webp' | 'tiff', width = 800, height = 500) =>
   sharp({ create: { width, height, channels: 3, background: '#1d4b45' } }).toFormat(format).toBuffer()
-const refusal = async (bytes: Buffer) => keepPhoto(data, 'pier', bytes).then(() => 0, (error: { statusCode: number }) => error.statusCode)
-const read = (name: string, thumb = false, site = 'pier', isMentioned = () => false) => readPhoto(data, site, name, thumb, isMentioned)
+const refusal = async (bytes: Buffer) =>
+  keepPhoto(data, 'pier', bytes).then(
+    () => 0,
+    (error: { statusCode: number }) => error.statusCode,
+  )
+const read = (name: string, thumb = false, site = 'pier', isMentioned = () => false) =>
+  readPhoto(data, site, name, thumb, isMentioned)
 
 let data: string
 beforeEach(() => {
@@ -17,7 +22,11 @@ beforeEach(() => {
 })
 
 describe('a picture', () => {
-  it.each([['jpeg', 'jpg', 'image/jpeg'], ['png', 'png', 'image/png'], ['webp', 'webp', 'image/webp']] as const)('of kind %s is kept as it came, with a small one', async (format, ending, type) => {
+  it.each([
+    ['jpeg', 'jpg', 'image/jpeg'],
+    ['png', 'png', 'image/png'],
+    ['webp', 'webp', 'image/webp'],
+  ] as const)('of kind %s is kept as it came, with a small one', async (format, ending, type) => {
     const bytes = await picture(format)
     const name = await keepPhoto(data, 'pier', bytes)
     expect(name).toMatch(new RegExp(`^[0-9a-f]{32}\\.${ending}$`))
@@ -32,12 +41,17 @@ describe('a picture', () => {
   it('is kept once, however often it is sent, and leaves nothing half written', async () => {
     const bytes = await picture('png')
     expect(await keepPhoto(data, 'pier', bytes)).toBe(await keepPhoto(data, 'pier', bytes))
-    expect(readdirSync(join(data, 'photos', 'pier')).map(name => name.replace(/^\w+/, ''))).toEqual(['.png', '.shown.png', '.thumb.webp'])
+    expect(readdirSync(join(data, 'photos', 'pier')).map(name => name.replace(/^\w+/, ''))).toEqual([
+      '.png',
+      '.shown.png',
+      '.thumb.webp',
+    ])
   })
 
   it('is told by its content: other formats, text and broken files are refused', async () => {
     const broken = (await picture('jpeg')).subarray(0, 300)
-    for (const bytes of [await picture('tiff'), Buffer.from('%PDF-1.3'), Buffer.alloc(0), broken]) expect(await refusal(bytes)).toBe(422)
+    for (const bytes of [await picture('tiff'), Buffer.from('%PDF-1.3'), Buffer.alloc(0), broken])
+      expect(await refusal(bytes)).toBe(422)
     expect(await refusal(Buffer.alloc(LIMITS.photoBytes + 1))).toBe(413)
   })
 
@@ -47,7 +61,10 @@ describe('a picture', () => {
   })
 
   it('is shown upright and without what the camera wrote into it', async () => {
-    const noted = await sharp(await picture('jpeg')).withExif({ IFD0: { Copyright: 'Isla' }, IFD3: { GPSLatitudeRef: 'N' } }).withMetadata({ orientation: 6 }).toBuffer()
+    const noted = await sharp(await picture('jpeg'))
+      .withExif({ IFD0: { Copyright: 'Isla' }, IFD3: { GPSLatitudeRef: 'N' } })
+      .withMetadata({ orientation: 6 })
+      .toBuffer()
     expect((await sharp(noted).metadata()).exif).toBeDefined()
     const { bytes } = await read(await keepPhoto(data, 'pier', noted))
     expect(await sharp(bytes).metadata()).toMatchObject({ width: 500, height: 800 })
@@ -63,6 +80,7 @@ describe('a picture', () => {
   })
 
   it('is read by its own name only', async () => {
-    for (const name of ['../wide-trellis.db', 'x.png', `${'0'.repeat(32)}.png`]) await expect(read(name)).rejects.toThrow('Not found: this photo')
+    for (const name of ['../wide-trellis.db', 'x.png', `${'0'.repeat(32)}.png`])
+      await expect(read(name)).rejects.toThrow('Not found: this photo')
   })
 })

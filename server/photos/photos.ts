@@ -13,7 +13,8 @@ const NAME = /^[0-9a-f]{32}\.(jpg|png|webp)$/
 
 /** Where the pictures of a firm are, by the firm's own folder. */
 const photosIn = (folder: string) => join(folder, 'photos')
-const refused = () => apiError(422, 'not-a-picture', 'This file is not a JPEG, PNG or WebP image, whatever its name says.')
+const refused = () =>
+  apiError(422, 'not-a-picture', 'This file is not a JPEG, PNG or WebP image, whatever its name says.')
 const decoder = (bytes: Buffer) => sharp(bytes, { limitInputPixels: LIMITS.photoPixels })
 
 /** A picture as it is shown: upright, and without what the camera wrote into it (EXIF: place, time, device). */
@@ -26,16 +27,27 @@ const withoutNotes = (bytes: Buffer): Promise<Buffer> => decoder(bytes).rotate()
  * @throws 413 over 15 MB; 422 for what is no picture by its content, or has over 50 megapixels
  */
 export async function keepPhoto(folder: string, site: string, bytes: Buffer): Promise<string> {
-  if (bytes.length > LIMITS.photoBytes) throw apiError(413, 'too-large', 'A photo can have at most 15 MB; this one is larger.')
+  if (bytes.length > LIMITS.photoBytes)
+    throw apiError(413, 'too-large', 'A photo can have at most 15 MB; this one is larger.')
   if (bytes.length === 0) throw refused()
   // Only its head is read here: a small file can unfold to more than there is memory for.
-  const { format, width, height } = await sharp(bytes, { limitInputPixels: false }).metadata().catch(() => ({ format: undefined, width: 0, height: 0 }))
+  const { format, width, height } = await sharp(bytes, { limitInputPixels: false })
+    .metadata()
+    .catch(() => ({ format: undefined, width: 0, height: 0 }))
   const ending = FORMATS[format ?? '']
   if (!ending) throw refused()
-  if (width * height > LIMITS.photoPixels) throw apiError(422, 'too-many-pixels', `A photo can have at most 50 megapixels; this one has ${Math.round(width * height / 1e6)}.`)
+  if (width * height > LIMITS.photoPixels)
+    throw apiError(
+      422,
+      'too-many-pixels',
+      `A photo can have at most 50 megapixels; this one has ${Math.round((width * height) / 1e6)}.`,
+    )
   const [thumb, shown] = await Promise.all([
-    decoder(bytes).rotate().resize(THUMB, THUMB, { fit: 'inside', withoutEnlargement: true }).webp().toBuffer(), withoutNotes(bytes),
-  ]).catch(() => { throw refused() })
+    decoder(bytes).rotate().resize(THUMB, THUMB, { fit: 'inside', withoutEnlargement: true }).webp().toBuffer(),
+    withoutNotes(bytes),
+  ]).catch(() => {
+    throw refused()
+  })
   const name = createHash('sha256').update(bytes).digest('hex').slice(0, 32)
   const at = (rest: string) => join(photosIn(folder), site, `${name}.${rest}`)
   await Promise.all([writeDurably(at('thumb.webp'), thumb), writeDurably(at(`shown.${ending}`), shown)])
@@ -63,7 +75,9 @@ function pathOf(folder: string, site: string, name: string, isMentioned: () => b
  * @param mentioned names of photos of which the job file speaks
  */
 export function photosOf(folder: string, site: string, mentioned: string[]): { name: string, path: string }[] {
-  const own = existsSync(join(photosIn(folder), site)) ? readdirSync(join(photosIn(folder), site)).filter(name => NAME.test(name)) : []
+  const own = existsSync(join(photosIn(folder), site))
+    ? readdirSync(join(photosIn(folder), site)).filter(name => NAME.test(name))
+    : []
   return [...new Set([...own, ...mentioned])].sort().flatMap((name) => {
     const path = pathOf(folder, site, name, () => true)
     return path ? [{ name, path }] : []
@@ -76,7 +90,13 @@ export function photosOf(folder: string, site: string, mentioned: string[]): { n
  * @param isMentioned whether the site speaks of it; asked only of pictures of earlier versions
  * @throws 404
  */
-export async function readPhoto(folder: string, site: string, name: string, thumb: boolean, isMentioned: () => boolean): Promise<{ bytes: Buffer, type: string }> {
+export async function readPhoto(
+  folder: string,
+  site: string,
+  name: string,
+  thumb: boolean,
+  isMentioned: () => boolean,
+): Promise<{ bytes: Buffer, type: string }> {
   const path = pathOf(folder, site, name, isMentioned)
   if (!path) throw notFound('this photo')
   const ending = name.split('.')[1]!

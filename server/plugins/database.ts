@@ -59,8 +59,11 @@ export default defineNitroPlugin((nitro) => {
       const people = listPeople(accounts(), firm!.key)
       // Worked out of the demo's own plans, so that it takes a moment; nobody waits for it.
       const idOf = (name: string) => people.find(person => person.name === name)?.id
-      void (isNew ? seedFiles(db, folderOfFirm(firm!), now.toISOString()) : Promise.resolve()).then(() => seedProgramme(db, idOf, now))
-        .catch(error => console.error(`The demo’s files and programme could not be created: ${(error as Error).message}`))
+      void (isNew ? seedFiles(db, folderOfFirm(firm!), now.toISOString()) : Promise.resolve())
+        .then(() => seedProgramme(db, idOf, now))
+        .catch(error =>
+          console.error(`The demo’s files and programme could not be created: ${(error as Error).message}`),
+        )
     }
     // Each is brought up to date now, not when a person waits for it.
     for (const firm of listFirms(accounts())) checkHeads(databaseOfFirm(firm))
@@ -73,7 +76,11 @@ export default defineNitroPlugin((nitro) => {
     console.error(error.message)
     process.exit(1)
   }
-  const said = howToComeIn(accounts(), `http://${process.env.HOST === '0.0.0.0' ? 'this-machine' : 'localhost'}:${process.env.PORT || '3000'}`, new Date())
+  const said = howToComeIn(
+    accounts(),
+    `http://${process.env.HOST === '0.0.0.0' ? 'this-machine' : 'localhost'}:${process.env.PORT || '3000'}`,
+    new Date(),
+  )
   if (said) console.log(said)
   // Anyone who listens would keep the server from ending.
   for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, endHearing)

@@ -1,8 +1,8 @@
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { sql } from 'drizzle-orm'
+import { eachInEmptyFirm } from '../../tests/fixtures/emptyFirm'
 import { d46, exampleJob, exampleWall, m1 } from '../../tests/fixtures/job'
 import { refused } from '../../tests/fixtures/refused'
-import { openDatabase } from '../database/connection'
 import type { Database } from '../database/perDatabase'
 import { seedCatalogue } from '../demo'
 import { importModels, readCatalogue, removeSample, saveModel } from './catalogue'
@@ -10,14 +10,9 @@ import { importJob } from './importing'
 import { moveStock, moveStockTo, readStock, stockByPlace, stockMoves } from './stock'
 import { readWall, saveWall } from './walls'
 
-let opened: ReturnType<typeof openDatabase>
 let db: Database
 const AT = '2026-11-12T09:00:00.000Z'
-beforeEach(() => {
-  opened = openDatabase(':memory:')
-  db = opened.db
-})
-afterEach(() => opened.close())
+eachInEmptyFirm((empty) => { db = empty })
 
 describe('the firm’s catalogue', () => {
   const display = (change = {}) => ({ ...d46, ...change })
@@ -28,7 +23,13 @@ describe('the firm’s catalogue', () => {
     importModels(db, 'mount', [m1, { ...m1, id: 'm2' }], 'Isla', AT)
     const { displays, mounts, kept } = readCatalogue(db)
     expect([displays.length, mounts.length]).toEqual([1, 2])
-    expect(kept['display/d46']).toEqual({ version: 1, savedAt: AT, savedBy: 'Isla', usedBy: [{ site: 'holm-point', wall: 'w1', name: 'Holm Point, Ticket hall' }], held: true })
+    expect(kept['display/d46']).toEqual({
+      version: 1,
+      savedAt: AT,
+      savedBy: 'Isla',
+      usedBy: [{ site: 'holm-point', wall: 'w1', name: 'Holm Point, Ticket hall' }],
+      held: true,
+    })
     expect(kept['mount/m2']).toMatchObject({ usedBy: [], held: false })
   })
 
@@ -36,16 +37,38 @@ describe('the firm’s catalogue', () => {
     expect(saveModel(db, 'display', display({ mass: 22 }), 1, 'Kit', AT)).toEqual({ id: 'd46', version: 2 })
     importJob(db, exampleJob(), 'Isla', AT)
     expect(saveModel(db, 'display', display({ mass: 23 }), 2, 'Kit', AT)).toEqual({ id: 'd46.r2', version: 1 })
-    expect(saveModel(db, 'display', display({ mass: 22, retired: true }), 2, 'Kit', AT)).toEqual({ id: 'd46', version: 3 })
-    expect(readCatalogue(db).displays.map(({ id, mass, retired, supersedes }) => [id, mass, retired, supersedes])).toEqual([['d46', 22, true, undefined], ['d46.r2', 23, undefined, 'd46']])
+    expect(saveModel(db, 'display', display({ mass: 22, retired: true }), 2, 'Kit', AT)).toEqual({
+      id: 'd46',
+      version: 3,
+    })
+    expect(
+      readCatalogue(db).displays.map(({ id, mass, retired, supersedes }) => [id, mass, retired, supersedes]),
+    ).toEqual([
+      ['d46', 22, true, undefined],
+      ['d46.r2', 23, undefined, 'd46'],
+    ])
     expect(readWall(db, 'holm-point', 'w1').job.catalogue.displays[0]).toEqual(d46)
   })
 
   it('refuses what is wrong, stale or taken, and brings in all or none', () => {
-    expect(refused(() => saveModel(db, 'display', display({ bezel: { top: 1, right: 900, bottom: 1, left: 900 } }), 1, 'Kit', AT))).toMatchObject({ status: 422, faults: [{ path: '$.bezel.left' }] })
-    expect(refused(() => saveModel(db, 'display', display(), undefined, 'Kit', AT))).toMatchObject({ status: 409, code: 'model-exists' })
-    expect(refused(() => saveModel(db, 'display', display(), 7, 'Kit', AT))).toMatchObject({ status: 409, code: 'stale' })
-    expect(refused(() => importModels(db, 'display', [display({ id: 'good' }), display({ id: 'bad', mass: -1 })], 'Kit', AT))).toMatchObject({ status: 422, faults: [{ path: '$.models[1].mass' }] })
+    expect(
+      refused(() =>
+        saveModel(db, 'display', display({ bezel: { top: 1, right: 900, bottom: 1, left: 900 } }), 1, 'Kit', AT),
+      ),
+    ).toMatchObject({ status: 422, faults: [{ path: '$.bezel.left' }] })
+    expect(refused(() => saveModel(db, 'display', display(), undefined, 'Kit', AT))).toMatchObject({
+      status: 409,
+      code: 'model-exists',
+    })
+    expect(refused(() => saveModel(db, 'display', display(), 7, 'Kit', AT))).toMatchObject({
+      status: 409,
+      code: 'stale',
+    })
+    expect(
+      refused(() =>
+        importModels(db, 'display', [display({ id: 'good' }), display({ id: 'bad', mass: -1 })], 'Kit', AT),
+      ),
+    ).toMatchObject({ status: 422, faults: [{ path: '$.models[1].mass' }] })
     expect(readCatalogue(db).displays).toHaveLength(1)
   })
 
@@ -56,12 +79,24 @@ describe('the firm’s catalogue', () => {
     const models = { displays: [display({ id: 'new' }), display({ mass: 99 })] }
     expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 1, 'Kit', AT))).toMatchObject({ status: 422 })
     // What came along with a save that was refused is not kept, nor taken for kept.
-    expect(refused(() => saveWall(db, 'holm-point', 'w1', { ...wall, width: -1 }, 1, 'Kit', AT, models))).toMatchObject({ status: 422 })
+    expect(refused(() => saveWall(db, 'holm-point', 'w1', { ...wall, width: -1 }, 1, 'Kit', AT, models))).toMatchObject(
+      { status: 422 },
+    )
     expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 1, 'Kit', AT))).toMatchObject({ status: 422 })
     saveWall(db, 'holm-point', 'w1', wall, 1, 'Kit', AT, models)
-    expect(readWall(db, 'holm-point', 'w1').job.catalogue.displays.map(({ id, mass }) => [id, mass])).toEqual([['d46', 21.5], ['new', 21.5]])
-    expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 2, 'Kit', AT, { displays: [{ id: 'x' }] }))).toMatchObject({ status: 422, faults: expect.arrayContaining([expect.objectContaining({ path: '$.models.displays.name' })]) })
-    expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 2, 'Kit', AT, { mounts: 3 }))).toMatchObject({ status: 422 })
+    expect(readWall(db, 'holm-point', 'w1').job.catalogue.displays.map(({ id, mass }) => [id, mass])).toEqual([
+      ['d46', 21.5],
+      ['new', 21.5],
+    ])
+    expect(
+      refused(() => saveWall(db, 'holm-point', 'w1', wall, 2, 'Kit', AT, { displays: [{ id: 'x' }] })),
+    ).toMatchObject({
+      status: 422,
+      faults: expect.arrayContaining([expect.objectContaining({ path: '$.models.displays.name' })]),
+    })
+    expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 2, 'Kit', AT, { mounts: 3 }))).toMatchObject({
+      status: 422,
+    })
   })
 })
 
@@ -74,7 +109,11 @@ describe('the stock', () => {
     expect(moveStock(db, 'fastener', 'lag', -12, 'Odd', AT, 'Ticket hall')).toBe(28)
     expect(moveStock(db, 'fastener', 'lag', 100, 'Odd', AT)).toBe(128)
     expect(readCatalogue(db).stock).toEqual({ 'fastener/lag': 128 })
-    expect(stockMoves(db, 'fastener', 'lag').map(({ change, by, note }) => [change, by, note])).toEqual([[40, 'Isla', 'Opening stock from the catalogue'], [-12, 'Odd', 'Ticket hall'], [100, 'Odd', null]])
+    expect(stockMoves(db, 'fastener', 'lag').map(({ change, by, note }) => [change, by, note])).toEqual([
+      [40, 'Isla', 'Opening stock from the catalogue'],
+      [-12, 'Odd', 'Ticket hall'],
+      [100, 'Odd', null],
+    ])
     // A table that is brought in again does not count anew, nor makes a revision of it.
     importModels(db, 'fastener', [{ ...lag, stock: 7 }], 'Isla', AT)
     expect(readCatalogue(db)).toMatchObject({ fasteners: [lag], stock: { 'fastener/lag': 128 } })
@@ -85,17 +124,26 @@ describe('the stock', () => {
     expect(moveStockTo(db, 'fastener', 'lag', 15, 'Odd', AT, 'Store to Van 1', 'store', 'van-1')).toBe(40)
     expect(at()).toEqual(expect.arrayContaining([['store', 25], ['van-1', 15]]))
     for (const [count, to] of [[26, 'van-1'], [5, 'no such place!'], [-5, 'van-1'], [0, 'van-1'], ['5', 'van-1']]) {
-      expect(refused(() => moveStockTo(db, 'fastener', 'lag', count, 'Odd', AT, undefined, 'store', to)).status, `${count} to ${to}`).toBe(422)
+      expect(
+        refused(() => moveStockTo(db, 'fastener', 'lag', count, 'Odd', AT, undefined, 'store', to)).status,
+        `${count} to ${to}`,
+      ).toBe(422)
     }
     expect(at()).toEqual(expect.arrayContaining([['store', 25], ['van-1', 15]]))
     expect(stockMoves(db, 'fastener', 'lag')).toHaveLength(3)
   })
 
   it('never falls below none, and nothing in its ledger is changed', () => {
-    expect(refused(() => moveStock(db, 'fastener', 'lag', -41, 'Odd', AT)).faults).toEqual([{ path: '$.change', message: 'would leave less than 0: in stock 40' }])
-    expect(refused(() => moveStock(db, 'fastener', 'lag', 1.5, 'Odd', AT, 7)).faults!.map(({ path }) => path)).toEqual(['$.change', '$.note'])
+    expect(refused(() => moveStock(db, 'fastener', 'lag', -41, 'Odd', AT)).faults).toEqual([
+      { path: '$.change', message: 'would leave less than 0: in stock 40' },
+    ])
+    expect(refused(() => moveStock(db, 'fastener', 'lag', 1.5, 'Odd', AT, 7)).faults!.map(({ path }) => path)).toEqual([
+      '$.change',
+      '$.note',
+    ])
     expect(refused(() => moveStock(db, 'fastener', 'none', 1, 'Odd', AT)).status).toBe(404)
-    for (const tamper of [sql`UPDATE stock SET change = 1`, sql`DELETE FROM stock`]) expect(() => db.run(tamper)).toThrow()
+    for (const tamper of [sql`UPDATE stock SET change = 1`, sql`DELETE FROM stock`])
+      expect(() => db.run(tamper)).toThrow()
     expect(readStock(db)).toEqual({ 'fastener/lag': 40 })
   })
 })

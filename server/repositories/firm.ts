@@ -27,7 +27,8 @@ export function readFirm(db: Database): FirmState {
 export function saveFirmRules(db: Database, rules: unknown, version: unknown): FirmState {
   return db.transaction(() => {
     const now = readFirm(db)
-    if (version !== now.version) throw apiError(409, 'stale', 'Another user changed the firm’s rules after you opened them.', { current: now })
+    if (version !== now.version)
+      throw apiError(409, 'stale', 'Another user changed the firm’s rules after you opened them.', { current: now })
     const faults = rulesFaults(rules)
     if (faults.length > 0) throw validationError(faults)
     const next = { version: now.version + 1, rules: JSON.stringify(rules) }

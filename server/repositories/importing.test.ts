@@ -1,11 +1,11 @@
 import { sql } from 'drizzle-orm'
-import { afterEach, beforeEach, expect, it } from 'vitest'
+import { expect, it } from 'vitest'
+import { eachInEmptyFirm } from '../../tests/fixtures/emptyFirm'
 import { exampleJob } from '../../tests/fixtures/job'
 import { refused } from '../../tests/fixtures/refused'
 import type { Job, LogEntry } from '../../core/job'
 import { brokenLink } from '../../core/log'
 import { clientAuthor } from '../accounts/authorship'
-import { openDatabase } from '../database/connection'
 import type { Database } from '../database/perDatabase'
 import { log } from '../database/schema'
 import { checkIsNew, forgetArriving, freeSiteId, importInSteps, importJob } from './importing'
@@ -13,14 +13,9 @@ import { addEntries } from './log'
 import { exportJob, listSites } from './sites'
 import { siteRow } from './siteRows'
 
-let opened: ReturnType<typeof openDatabase>
 let db: Database
 const AT = '2026-11-12T09:00:00.000Z'
-beforeEach(() => {
-  opened = openDatabase(':memory:')
-  db = opened.db
-})
-afterEach(() => opened.close())
+eachInEmptyFirm((empty) => { db = empty })
 
 const remark = (id: string): LogEntry => ({ id, at: AT, by: 'Isla', wall: 'w1', kind: 'remark', note: id })
 const long = (id: string, ids = Array.from({ length: 700 }, (_, n) => `r${n}`)): Job => {

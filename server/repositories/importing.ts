@@ -49,9 +49,10 @@ function checkWalls({ walls, log }: Job): void {
 
 /** Begins a site that is not seen until all of it is there. */
 function begin(db: Database, job: Omit<Job, 'walls' | 'log'>, imported: Imported): number {
-  const { format: _f, version: _v, heads: _h, firm, rules, site, catalogue, ...more } = job
+  const { format: _f, version: _v, heads: _h, firm, ...rest } = job
+  const { site } = rest
   checkIsNew(db, site.id)
-  const document = { ...more, site, catalogue, rules: { ...firm?.rules, ...rules } }
+  const document = { ...rest, rules: { ...firm?.rules, ...rest.rules } }
   const { lastInsertRowid } = db.insert(sites).values({
     id: site.id,
     name: site.name,

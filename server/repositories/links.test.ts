@@ -1,6 +1,6 @@
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
+import { eachInEmptyFirm } from '../../tests/fixtures/emptyFirm'
 import { exampleJob } from '../../tests/fixtures/job'
-import { openDatabase } from '../database/connection'
 import type { Database } from '../database/perDatabase'
 import { links } from '../database/schema'
 import type { LogEntry } from '../../core/job'
@@ -9,7 +9,6 @@ import { endLink, listLinks, makeLink, openLink } from './links'
 import { importJob } from './importing'
 import { readSite, savePlace } from './sites'
 
-let opened: ReturnType<typeof openDatabase>
 let db: Database
 const ISSUED = {
   id: 'i1',
@@ -21,12 +20,10 @@ const ISSUED = {
 } as LogEntry
 const NOW = new Date('2026-11-27T09:00:00.000Z')
 const later = (days: number) => new Date(NOW.getTime() + days * 86_400_000)
-beforeEach(() => {
-  opened = openDatabase(':memory:')
-  db = opened.db
+eachInEmptyFirm((empty) => {
+  db = empty
   importJob(db, { ...exampleJob(), log: [ISSUED] }, 'Isla', NOW.toISOString())
 })
-afterEach(() => opened.close())
 const site = () => exampleJob().site.id
 const statusOf = (act: () => unknown) => {
   try {
@@ -56,13 +53,21 @@ describe('a client’s link', () => {
     expect(statusOf(() => endLink(db, site(), 'w1', 'none', NOW))).toBe(404)
   })
 
-  it.each([[{ client: '', days: 14 }, '$.client'], [{ client: 'x', days: 0 }, '$.days'], [{ client: 'x', days: 91 }, '$.days'], [{ client: 'x', days: 1.5 }, '$.days'], [{}, '$.client']])('is not made of %j', (given, path) => {
+  it.each([
+    [{ client: '', days: 14 }, '$.client'],
+    [{ client: 'x', days: 0 }, '$.days'],
+    [{ client: 'x', days: 91 }, '$.days'],
+    [{ client: 'x', days: 1.5 }, '$.days'],
+    [{}, '$.client'],
+  ])('is not made of %j', (given, path) => {
     try {
       makeLink(db, site(), 'w1', { ...given, by: 'Isla' }, NOW)
       expect.unreachable()
     }
     catch (error) {
-      expect((error as { data: { error: { faults: { path: string }[] } } }).data.error.faults.map(fault => fault.path)).toContain(path)
+      expect(
+        (error as { data: { error: { faults: { path: string }[] } } }).data.error.faults.map(fault => fault.path),
+      ).toContain(path)
     }
     expect(statusOf(() => makeLink(db, site(), 'attic', { client: 'x', days: 1, by: 'Isla' }, NOW))).toBe(404)
   })
@@ -103,7 +108,9 @@ describe('a client who signs', () => {
 describe('people to call', () => {
   it('are kept with the site, by the version that they were made from', () => {
     const { version } = readSite(db, site())
-    expect(savePlace(db, site(), { contacts: [{ name: 'Harbour electrics', phone: '555 0142' }] }, version)).toMatchObject({ version: version + 1, site: { contacts: [{ name: 'Harbour electrics', phone: '555 0142' }] } })
+    expect(
+      savePlace(db, site(), { contacts: [{ name: 'Harbour electrics', phone: '555 0142' }] }, version),
+    ).toMatchObject({ version: version + 1, site: { contacts: [{ name: 'Harbour electrics', phone: '555 0142' }] } })
     expect(statusOf(() => savePlace(db, site(), { contacts: [] }, version))).toBe(409)
     expect(statusOf(() => savePlace(db, site(), { contacts: [{ phone: '1' }] }, version + 1))).toBe(422)
     expect(readSite(db, site()).site.contacts).toHaveLength(1)

@@ -8,7 +8,14 @@ import { siteRow } from './siteRows'
 import { wallRow } from './wallRows'
 
 /** A client's link as the firm sees it: whom it is for, until when it holds, and whether it was taken back. */
-export interface LinkSummary { id: string, client: string, madeAt: string, madeBy: string, expiresAt: string, endedAt: string | null }
+export interface LinkSummary {
+  id: string
+  client: string
+  madeAt: string
+  madeBy: string
+  expiresAt: string
+  endedAt: string | null
+}
 
 const DAY = 86_400_000
 const MOST_DAYS = 90
@@ -18,8 +25,19 @@ const digest = (secret: string) => createHash('sha256').update(secret).digest('h
 export function listLinks(db: Database, siteId: string, wallId: string): LinkSummary[] {
   const site = siteRow(db, siteId)
   wallRow(db, site.key, wallId)
-  return db.select({ id: links.id, client: links.client, madeAt: links.madeAt, madeBy: links.madeBy, expiresAt: links.expiresAt, endedAt: links.endedAt })
-    .from(links).where(and(eq(links.site, site.key), eq(links.wall, wallId))).orderBy(asc(links.key)).all()
+  return db
+    .select({
+      id: links.id,
+      client: links.client,
+      madeAt: links.madeAt,
+      madeBy: links.madeBy,
+      expiresAt: links.expiresAt,
+      endedAt: links.endedAt,
+    })
+    .from(links)
+    .where(and(eq(links.site, site.key), eq(links.wall, wallId)))
+    .orderBy(asc(links.key))
+    .all()
 }
 
 /** @throws 409 where nothing of a wall was ever issued: there is nothing to hand over */
@@ -33,25 +51,48 @@ function checkIssued(db: Database, site: number, wall: string): void {
  *
  * @throws 422 where nobody is named, or the days are none; 409 where nothing was issued
  */
-export function makeLink(db: Database, siteId: string, wallId: string, { client, days, by }: { client?: unknown, days?: unknown, by: string }, now: Date): LinkSummary & { secret: string } {
+export function makeLink(
+  db: Database,
+  siteId: string,
+  wallId: string,
+  { client, days, by }: { client?: unknown, days?: unknown, by: string },
+  now: Date,
+): LinkSummary & { secret: string } {
   const site = siteRow(db, siteId)
   wallRow(db, site.key, wallId)
   const faults = [
-    ...typeof client !== 'string' || client.trim() === '' || client.length > 200 ? [{ path: '$.client', message: 'must name the person it is for' }] : [],
-    ...!Number.isInteger(days) || Number(days) < 1 || Number(days) > MOST_DAYS ? [{ path: '$.days', message: `must be a whole number of days from 1 to ${MOST_DAYS}` }] : [],
+    ...(typeof client !== 'string' || client.trim() === '' || client.length > 200
+      ? [{ path: '$.client', message: 'must name the person it is for' }]
+      : []),
+    ...(!Number.isInteger(days) || Number(days) < 1 || Number(days) > MOST_DAYS
+      ? [{ path: '$.days', message: `must be a whole number of days from 1 to ${MOST_DAYS}` }]
+      : []),
   ]
   if (faults.length > 0) throw validationError(faults)
   checkIssued(db, site.key, wallId)
   const secret = randomBytes(24).toString('base64url')
-  const link: LinkSummary = { id: randomBytes(9).toString('base64url'), client: String(client).trim(), madeAt: now.toISOString(), madeBy: by, expiresAt: new Date(now.getTime() + Number(days) * DAY).toISOString(), endedAt: null }
-  db.insert(links).values({ ...link, site: site.key, wall: wallId, secret: digest(secret) }).run()
+  const link: LinkSummary = {
+    id: randomBytes(9).toString('base64url'),
+    client: String(client).trim(),
+    madeAt: now.toISOString(),
+    madeBy: by,
+    expiresAt: new Date(now.getTime() + Number(days) * DAY).toISOString(),
+    endedAt: null,
+  }
+  db.insert(links)
+    .values({ ...link, site: site.key, wall: wallId, secret: digest(secret) })
+    .run()
   return { ...link, secret }
 }
 
 /** Takes a link back: from now on it opens nothing. */
 export function endLink(db: Database, siteId: string, wallId: string, id: string, now: Date): LinkSummary[] {
   const site = siteRow(db, siteId)
-  const { changes } = db.update(links).set({ endedAt: now.toISOString() }).where(and(eq(links.site, site.key), eq(links.wall, wallId), eq(links.id, id))).run()
+  const { changes } = db
+    .update(links)
+    .set({ endedAt: now.toISOString() })
+    .where(and(eq(links.site, site.key), eq(links.wall, wallId), eq(links.id, id)))
+    .run()
   if (changes === 0) throw notFound('this link of the wall')
   return listLinks(db, siteId, wallId)
 }
@@ -90,11 +131,17 @@ export interface Opened { site: string, wall: string, link: LinkSummary }
  * @throws 404 where there is no such link; 410 where it has ended or was taken back
  */
 export function openLink(db: Database, secret: string, now: Date): Opened {
-  const found = db.select({ site: sites.id, link: links }).from(links).innerJoin(sites, eq(sites.key, links.site)).where(eq(links.secret, digest(secret))).get()
+  const found = db
+    .select({ site: sites.id, link: links })
+    .from(links)
+    .innerJoin(sites, eq(sites.key, links.site))
+    .where(eq(links.secret, digest(secret)))
+    .get()
   if (!found) throw notFound('this link. Ask the sender for a new one')
   const { site, link: { wall, id, client, madeAt, madeBy, expiresAt, endedAt } } = found
   if (endedAt !== null) throw apiError(410, 'link-ended', 'This link was revoked. Ask the sender for a new one.')
-  if (Date.parse(expiresAt) <= now.getTime()) throw apiError(410, 'link-ended', `This link expired on ${expiresAt.slice(0, 10)}. Ask the sender for a new one.`)
+  if (Date.parse(expiresAt) <= now.getTime())
+    throw apiError(410, 'link-ended', `This link expired on ${expiresAt.slice(0, 10)}. Ask the sender for a new one.`)
   checkIssued(db, found.link.site, wall)
   return { site, wall, link: { id, client, madeAt, madeBy, expiresAt, endedAt } }
 }

@@ -85,7 +85,8 @@ function issueFaults({ db, site, wall: { id }, log }: Batch, { revision, frozen 
     return [
       {
         path: '$.revision',
-        message: `${revision} was issued by ${other.by} in the meantime: compare the two, then issue yours as ${next} or discard it`,
+        message: `${revision} was issued by ${other.by} in the meantime: compare the two, then issue yours `
+          + `as ${next} or discard it`,
       },
     ]
   if (revision !== next)
@@ -131,7 +132,8 @@ function faultsOf(batch: Batch, entry: unknown): Fault[] {
     return [
       {
         path: '$.hole',
-        message: `“${given.hole}” is not a hole in this wall's plan. Its array may have been deleted; restore it, or record the drilled hole as a remark`,
+        message: `“${given.hole}” is not a hole in this wall's plan. Its array may have been deleted; restore it, or `
+          + `record the drilled hole as a remark`,
       },
     ]
   if (given.kind === 'override' && findingKind(given.code)?.never) {

@@ -5,20 +5,51 @@ import { perDatabase, type Database } from '../database/perDatabase'
 import { log } from '../database/schema'
 
 const OF_SITE = eq(log.site, sql.placeholder('site'))
-const everyEntry = perDatabase(db => db.select({ entry: log.entry }).from(log).where(OF_SITE).orderBy(asc(log.seq)).prepare())
-const entriesOfWall = perDatabase(db => db.select({ entry: log.entry }).from(log).where(and(OF_SITE, eq(log.wall, sql.placeholder('wall')))).orderBy(asc(log.seq)).prepare())
+const everyEntry = perDatabase(db =>
+  db.select({ entry: log.entry }).from(log).where(OF_SITE).orderBy(asc(log.seq)).prepare(),
+)
+const entriesOfWall = perDatabase(db =>
+  db
+    .select({ entry: log.entry })
+    .from(log)
+    .where(and(OF_SITE, eq(log.wall, sql.placeholder('wall'))))
+    .orderBy(asc(log.seq))
+    .prepare(),
+)
 /** An entry of a site by its id. */
-export const entryOfId = perDatabase(db => db.select({ entry: log.entry, wall: log.wall }).from(log).where(and(OF_SITE, eq(log.id, sql.placeholder('id')))).prepare())
-const lastEntry = perDatabase(db => db.select({ seq: log.seq, hash: log.hash }).from(log).where(OF_SITE).orderBy(desc(log.seq)).limit(1).prepare())
-const insertEntry = perDatabase(db => db.insert(log).values({
-  site: sql.placeholder('site'), seq: sql.placeholder('seq'), hash: sql.placeholder('hash'), id: sql.placeholder('id'), wall: sql.placeholder('wall'), kind: sql.placeholder('kind'), entry: sql.placeholder('entry'),
-}).prepare())
+export const entryOfId = perDatabase(db =>
+  db
+    .select({ entry: log.entry, wall: log.wall })
+    .from(log)
+    .where(and(OF_SITE, eq(log.id, sql.placeholder('id'))))
+    .prepare(),
+)
+const lastEntry = perDatabase(db =>
+  db.select({ seq: log.seq, hash: log.hash }).from(log).where(OF_SITE).orderBy(desc(log.seq)).limit(1).prepare(),
+)
+const insertEntry = perDatabase(db =>
+  db
+    .insert(log)
+    .values({
+      site: sql.placeholder('site'),
+      seq: sql.placeholder('seq'),
+      hash: sql.placeholder('hash'),
+      id: sql.placeholder('id'),
+      wall: sql.placeholder('wall'),
+      kind: sql.placeholder('kind'),
+      entry: sql.placeholder('entry'),
+    })
+    .prepare(),
+)
 
 /** How many entries the log of a site has. */
 export const lengthOfLog = (db: Database, site: number): number => lastEntry(db).get({ site })?.seq ?? 0
 
 /** The log of a site in the order of arrival. */
-export const logOfSite = (db: Database, site: number): LogEntry[] => everyEntry(db).all({ site }).map(({ entry }) => JSON.parse(entry) as LogEntry)
+export const logOfSite = (db: Database, site: number): LogEntry[] =>
+  everyEntry(db)
+    .all({ site })
+    .map(({ entry }) => JSON.parse(entry) as LogEntry)
 
 const holesOfWall = perDatabase(db => db.select({ hole: sql<string>`json_extract(${log.entry}, '$.hole')` }).from(log)
   .where(and(OF_SITE, eq(log.kind, 'hole'), eq(log.wall, sql.placeholder('wall')))).prepare())
@@ -105,12 +136,25 @@ const NO_DEVICE = 'none'
  *
  * @param ids by which id a wall goes now, for those that entries name by an earlier one
  */
-export function appendEntries(db: Database, site: number, entries: LogEntry[], receivedAt: string, ids = new Map<string, string>()): LogEntry[] {
+export function appendEntries(
+  db: Database,
+  site: number,
+  entries: LogEntry[],
+  receivedAt: string,
+  ids = new Map<string, string>(),
+): LogEntry[] {
   let end: ChainEnd = lastEntry(db).get({ site }) ?? EMPTY_CHAIN
   return entries.map((given) => {
     const entry = given.hash === undefined ? chained({ device: NO_DEVICE, ...given }, end, receivedAt) : given
     end = { seq: entry.seq!, hash: entry.hash! }
-    insertEntry(db).run({ site, ...end, id: entry.id, wall: ids.get(entry.wall) ?? entry.wall, kind: entry.kind, entry: JSON.stringify(entry) })
+    insertEntry(db).run({
+      site,
+      ...end,
+      id: entry.id,
+      wall: ids.get(entry.wall) ?? entry.wall,
+      kind: entry.kind,
+      entry: JSON.stringify(entry),
+    })
     return entry
   })
 }

@@ -98,7 +98,8 @@ type Sent = Proposed & { minutes: number }
 export function publish(db: Database, proposed: unknown, version: unknown, by: string, at: string): ProgrammeState {
   return db.transaction(() => {
     const now = readProgramme(db)
-    if (version !== now.version) throw apiError(409, 'stale', 'Another user changed the programme after this schedule was calculated. Review it, then publish.', { current: now })
+    if (version !== now.version) throw apiError(409, 'stale', 'Another user changed the programme after this schedule '
+      + 'was calculated. Review it, then publish.', { current: now })
     const faults = schemaFaults(stretchesSchema, proposed, '$')
     if (faults.length > 0) throw validationError(faults)
     const utc = (moment: string) => new Date(moment).toISOString()

@@ -1,34 +1,35 @@
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { sql } from 'drizzle-orm'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { eachInEmptyFirm } from '../../tests/fixtures/emptyFirm'
 import { exampleJob, exampleWall } from '../../tests/fixtures/job'
 import { refused } from '../../tests/fixtures/refused'
 import { readJob, writeJob, type Job, type LogEntry, type Wall } from '../../core/job'
 import type { EntryOf } from '../../core/log'
 import { clientAuthor } from '../accounts/authorship'
-import { openDatabase } from '../database/connection'
 import type { Database } from '../database/perDatabase'
 import { brokenLink } from '../../core/log'
-import { readFirm, saveFirmRules } from './firm'
 import { addEntries, addLogEntry } from './log'
 import { logPages } from './logRows'
 import { freeSiteId, importJob } from './importing'
-import { createSite, exportJob, listSites, readSite, saveRules } from './sites'
-import { keepRevision } from './revisions'
-import { siteRow } from './siteRows'
-import { touchedBy } from './touched'
+import { createSite, exportJob, listSites } from './sites'
 import { createWall, readSegment, readWall, readWallText, saveWall, siteJobPages, wallJobPages } from './walls'
 import { TASKS } from '../work/tasks'
 
-let opened: ReturnType<typeof openDatabase>
 let db: Database
 const AT = '2026-11-12T09:00:00.000Z'
-beforeEach(() => {
-  opened = openDatabase(':memory:')
-  db = opened.db
-})
-afterEach(() => opened.close())
+eachInEmptyFirm((empty) => { db = empty })
 
-const hole: EntryOf<'hole'> = { id: 'l1', at: AT, by: 'Isla', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'hit' }
+const hole: EntryOf<'hole'> = {
+  id: 'l1',
+  at: AT,
+  by: 'Isla',
+  wall: 'w1',
+  kind: 'hole',
+  hole: 'a1-r1c1-top-1',
+  x: 1900,
+  y: 2090.4,
+  result: 'hit',
+}
+
 describe('a job in the database', () => {
   it('comes back as the same file, unknown keys and empty lists too', () => {
     const job = exampleJob() as Job & Record<string, unknown>
@@ -40,7 +41,18 @@ describe('a job in the database', () => {
     Object.assign(job.walls[0]!.structure, { grade: ['C16'], order: 3, version: 'x' })
     job.walls[0]!.arrays[0]!.plates = [{ row: 1, column: 2, lateralShift: -8 }]
     job.walls.push({ ...exampleWall(), id: 'bare', covering: [], arrays: [], structure: { kind: 'concrete' } })
-    job.log.push({ id: 'l1', at: AT, by: 'Isla', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'miss', note: 'void' })
+    job.log.push({
+      id: 'l1',
+      at: AT,
+      by: 'Isla',
+      wall: 'w1',
+      kind: 'hole',
+      hole: 'a1-r1c1-top-1',
+      x: 1900,
+      y: 2090.4,
+      result: 'miss',
+      note: 'void',
+    })
     const text = writeJob(readJob(JSON.stringify(job)))
     importJob(db, readJob(text), 'Isla', AT)
     const { log: [entry], ...out } = exportJob(db, 'holm-point')
@@ -92,9 +104,20 @@ describe('a job with a log', () => {
   it('keeps the chain of its log, is added to after it, and is refused where the log was changed', () => {
     importJob(db, { ...exampleJob(), log: [hole, { ...hole, id: 'l2' }] }, 'Isla', AT)
     const out = exportJob(db, 'holm-point')
-    const copy = (change: (log: LogEntry[]) => LogEntry[]) => importJob(db, { ...structuredClone(out), site: { ...out.site, id: 'copy' }, log: change(structuredClone(out.log)) }, 'Isla', AT)
-    expect(refused(() => copy(([first, second]) => [{ ...first!, by: 'Nobody' }, second!]))).toMatchObject({ status: 422, faults: [{ path: '$.log[0]' }] })
-    expect(refused(() => copy(([, second]) => [second!])).faults).toMatchObject([{ path: '$.log[0]', message: expect.stringContaining('should be number 1, but is 2') }])
+    const copy = (change: (log: LogEntry[]) => LogEntry[]) =>
+      importJob(
+        db,
+        { ...structuredClone(out), site: { ...out.site, id: 'copy' }, log: change(structuredClone(out.log)) },
+        'Isla',
+        AT,
+      )
+    expect(refused(() => copy(([first, second]) => [{ ...first!, by: 'Nobody' }, second!]))).toMatchObject({
+      status: 422,
+      faults: [{ path: '$.log[0]' }],
+    })
+    expect(refused(() => copy(([, second]) => [second!])).faults).toMatchObject([
+      { path: '$.log[0]', message: expect.stringContaining('should be number 1, but is 2') },
+    ])
     copy(log => [...log, { ...hole, id: 'l3' }])
     const { log } = exportJob(db, 'copy')
     expect([log.slice(0, 2), log[2]!.prev, brokenLink(log)]).toEqual([out.log, out.log[1]!.hash, undefined])
@@ -169,17 +192,45 @@ describe('saving a wall', () => {
 
 describe('a survey in the database', () => {
   const surveyed = (): Wall => ({
-    ...exampleWall(), insulation: 'wool', fireRating: 60, linedIn: 1974, walkway: true,
-    structure: { kind: 'block', gauge: 0.84, strength: 28, block: { length: 390, height: 190, joint: 10, bond: 'stack', origin: { x: 1, y: 2 }, unit: 'grouted' } },
+    ...exampleWall(),
+    insulation: 'wool',
+    fireRating: 60,
+    linedIn: 1974,
+    walkway: true,
+    structure: {
+      kind: 'block',
+      gauge: 0.84,
+      strength: 28,
+      block: { length: 390, height: 190, joint: 10, bond: 'stack', origin: { x: 1, y: 2 }, unit: 'grouted' },
+    },
     covering: [{ material: 'furring', thickness: 25, width: 45, spacing: 400, note: 'loose' }],
     evidence: [
-      { id: 'e1', method: 'probe', x: 1, y: 2, hit: false, by: 'Isla', at: AT, note: 'soft', photo: 'p.png', setAside: 'a pipe' },
+      {
+        id: 'e1',
+        method: 'probe',
+        x: 1,
+        y: 2,
+        hit: false,
+        by: 'Isla',
+        at: AT,
+        note: 'soft',
+        photo: 'p.png',
+        setAside: 'a pipe',
+      },
       { id: 'e2', method: 'joint', direction: 'bed', x: 3, y: 4, side: 'back', reference: 'jamb' },
     ],
     references: [{ id: 'jamb', front: 5, back: 6 }],
     blocking: [{ id: 'b1', y: 1200, found: false }],
-    surface: [{ x: 1, y: 2, distance: 150.5 }, { x: 3, y: 4, distance: 149 }],
-    arrays: [{ ...exampleWall().arrays[0]!, follows: { x: { rule: 'between', features: ['o1', 'o1'] }, y: { rule: 'eye', value: 1600 } } }],
+    surface: [
+      { x: 1, y: 2, distance: 150.5 },
+      { x: 3, y: 4, distance: 149 },
+    ],
+    arrays: [
+      {
+        ...exampleWall().arrays[0]!,
+        follows: { x: { rule: 'between', features: ['o1', 'o1'] }, y: { rule: 'eye', value: 1600 } },
+      },
+    ],
   })
 
   it('comes back whole after every list of it was changed, and after it was taken away again', () => {
@@ -198,7 +249,10 @@ describe('a survey in the database', () => {
 
   it('is read as it was last kept, by whoever reads it and however often', () => {
     importJob(db, exampleJob(), 'Isla', AT)
-    const width = () => [readWall(db, 'holm-point', 'w1').job.walls[0]!.width, exportJob(db, 'holm-point').walls[0]!.width]
+    const width = () => [
+      readWall(db, 'holm-point', 'w1').job.walls[0]!.width,
+      exportJob(db, 'holm-point').walls[0]!.width,
+    ]
     expect(width()).toEqual([6200, 6200])
     saveWall(db, 'holm-point', 'w1', { ...exampleWall(), width: 6300 }, 1, 'Isla', AT)
     expect(width()).toEqual([6300, 6300])
@@ -212,20 +266,39 @@ describe('a survey in the database', () => {
     importJob(db, exampleJob(), 'Isla', AT)
     importJob(db, { ...exampleJob(), site: { id: 'other', name: 'Other', units: 'metric' } }, 'Isla', AT)
     saveWall(db, 'other', 'w1', { ...exampleWall(), width: 6300 }, 1, 'Isla', AT)
-    expect([readWall(db, 'holm-point', 'w1'), readWall(db, 'other', 'w1')].map(({ job, version }) => [job.walls[0]!.width, version])).toEqual([[6200, 1], [6300, 2]])
+    expect(
+      [readWall(db, 'holm-point', 'w1'), readWall(db, 'other', 'w1')].map(({ job, version }) => [
+        job.walls[0]!.width,
+        version,
+      ]),
+    ).toEqual([
+      [6200, 1],
+      [6300, 2],
+    ])
   })
 })
 
 describe('who took a reading', () => {
   it('is on the server’s word: whoever saves it first, and for good', () => {
     importJob(db, exampleJob(), 'Isla', AT)
-    const reading = (id: string, by?: string) => ({ id, method: 'probe', hit: true, x: 1200, y: 1000, ...by !== undefined && { by } })
+    const reading = (id: string, by?: string) => ({
+      id,
+      method: 'probe',
+      hit: true,
+      x: 1200,
+      y: 1000,
+      ...(by !== undefined && { by }),
+    })
     const saved = (version: number, by: string, evidence: object[]) => {
       saveWall(db, 'holm-point', 'w1', { ...exampleWall(), evidence }, version, by, AT)
       return readWall(db, 'holm-point', 'w1').job.walls[0]!.evidence!.map(({ id, by }) => [id, by])
     }
     expect(saved(1, 'Odd', [reading('e1', 'Mallory'), reading('e2')])).toEqual([['e1', 'Odd'], ['e2', undefined]])
-    expect(saved(2, 'Isla', [reading('e3', 'Mallory'), reading('e1', 'Mallory'), reading('e2', 'Mallory')])).toEqual([['e3', 'Isla'], ['e1', 'Odd'], ['e2', undefined]])
+    expect(saved(2, 'Isla', [reading('e3', 'Mallory'), reading('e1', 'Mallory'), reading('e2', 'Mallory')])).toEqual([
+      ['e3', 'Isla'],
+      ['e1', 'Odd'],
+      ['e2', undefined],
+    ])
   })
 })
 
@@ -238,123 +311,5 @@ describe('an override', () => {
     expect(refused(given('hole-near-pipe')).faults)
       .toEqual([{ path: '$.code', message: '“hole-near-pipe” is never overridden: clear the stop' }])
     expect(given('hole-misses-member')()).toMatchObject({ seq: 1, code: 'hole-misses-member' })
-  })
-})
-
-describe('the log', () => {
-  beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
-  const add = (change: Partial<EntryOf<'hole'>> = {}, wall = 'w1') => addLogEntry(db, 'holm-point', wall, clientAuthor, { ...hole, ...change }, AT) as LogEntry
-  const entries = () => exportJob(db, 'holm-point').log
-
-  it('is added to, once for each entry however often it is sent, and each follows the one before', () => {
-    const first = add()
-    expect(add()).toEqual(first)
-    expect(addLogEntry(db, 'holm-point', 'w1', clientAuthor, first, 'later')).toEqual(first)
-    add({ id: 'l2', result: 'void' })
-    expect(entries().map(({ id, seq, prev }) => [id, seq, prev])).toEqual([['l1', 1, ''], ['l2', 2, first.hash]])
-    expect(brokenLink(entries())).toBeUndefined()
-  })
-
-  it('gives an entry its place itself, whatever the entry says of that', () => {
-    expect(add({ seq: 7, prev: 'x', hash: 'y', receivedAt: '1999-01-01T00:00:00Z' })).toMatchObject({ seq: 1, prev: '', receivedAt: AT })
-    expect(brokenLink(entries())).toBeUndefined()
-  })
-
-  it('changes nothing and loses nothing, even by hand', () => {
-    const first = add()
-    expect(refused(() => add({ result: 'miss' })).code).toBe('entry-exists')
-    for (const tamper of [sql`UPDATE log SET entry = '{}'`, sql`DELETE FROM log`]) expect(() => db.run(tamper)).toThrow()
-    expect(entries()).toEqual([first])
-  })
-
-  it('takes many at once, and one that is refused keeps none of the others out', () => {
-    const results = addEntries(db, 'holm-point', 'w1', clientAuthor, [hole, null, { ...hole, id: 'l2', x: 'far' }, { ...hole, result: 'miss' }, { ...hole, id: 'l3', kind: 'dance' }, { ...hole, id: 'l4' }], AT)
-    expect(results.map(result => [result.id, 'entry' in result ? 'kept' : 'error' in result && result.error.code])).toEqual([['l1', 'kept'], [undefined, 'invalid'], ['l2', 'invalid'], ['l1', 'entry-exists'], ['l3', 'invalid'], ['l4', 'kept']])
-    expect(entries().map(({ id, seq }) => [id, seq])).toEqual([['l1', 1], ['l4', 2]])
-    expect(refused(() => addEntries(db, 'holm-point', 'w7', clientAuthor, [], AT)).status).toBe(404)
-  })
-
-  it('refuses what is wrong', () => {
-    expect(refused(() => add({ at: 'yesterday', by: '' })).faults!.map(({ path }) => path).sort()).toEqual(['$.at', '$.by'])
-    expect(refused(() => add({}, 'w7')).status).toBe(404)
-    expect(refused(() => add({ wall: 'w2' })).faults).toEqual([{ path: '$.wall', message: 'must be “w1”, as in the address' }])
-    const correction = { id: 'c1', at: AT, by: 'Isla', wall: 'w1', kind: 'correction', corrects: 'l1', note: 'typed wrong' }
-    expect(refused(() => addLogEntry(db, 'holm-point', 'w1', clientAuthor, correction, AT)).faults).toEqual([{ path: '$.corrects', message: '“l1” is not an earlier entry of this wall' }])
-    add()
-    expect(addLogEntry(db, 'holm-point', 'w1', clientAuthor, correction, AT)).toMatchObject({ seq: 2, corrects: 'l1' })
-    expect(refused(() => add({ id: 'l2', at: '2026-99-99T09:00:00Z' })).faults![0]!.message).toContain('not a valid date and time')
-    expect(refused(() => add({ 'id': 'l2', 'x-scan': 'a'.repeat(3_000) } as never)).faults!.map(({ path }) => path)).toEqual(['$.x-scan'])
-    expect(refused(() => importJob(db, { ...exampleJob(), site: { ...exampleJob().site, id: 'other' }, log: [{ ...hole, wall: 'gone' }] }, 'Isla', AT)).faults!.map(({ path }) => path)).toEqual(['$.log[0].wall'])
-  })
-
-  it('takes a hole of any alternative, and of an array that is gone where the log has it already; any other is refused in words', () => {
-    add()
-    const { job, version } = readWall(db, 'holm-point', 'w1')
-    const [array] = job.walls[0]!.arrays
-    const wall: Wall = { ...job.walls[0]!, alternatives: [{ id: 'b', name: 'B' }], arrays: [{ ...array!, id: 'a2', alternative: 'b' }] }
-    saveWall(db, 'holm-point', 'w1', wall, version, 'Isla', AT)
-    expect(add({ id: 'l2', result: 'miss' })).toMatchObject({ seq: 2 })
-    expect(add({ id: 'l3', hole: 'a2-r1c1-top-2' })).toMatchObject({ seq: 3 })
-    for (const unknown of ['a1-r1c1-top-2', 'a2-r3c1-top-1', 'a2', 'a2-r1c11']) expect(refused(() => add({ id: 'l4', hole: unknown })).faults).toMatchObject([{ path: '$.hole', message: expect.stringContaining('is not a hole in this wall') }])
-  })
-})
-
-describe('the house rules of a site', () => {
-  beforeEach(() => importJob(db, exampleJob(), 'Isla', AT))
-
-  it('are kept, and every wall is read with them from then on', () => {
-    expect(readWall(db, 'holm-point', 'w1').job.rules).toEqual({ markingSigma: 1 })
-    const rules = { 'proofOfFraming': 'one-sign', 'markingSigma': 0.7, 'x-since': 2026 }
-    expect(saveRules(db, 'holm-point', rules, 1)).toMatchObject({ rules, version: 2 })
-    expect(readWall(db, 'holm-point', 'w1').job.rules).toEqual(rules)
-    expect(saveRules(db, 'holm-point', {}, 2).rules).toEqual({})
-    expect(exportJob(db, 'holm-point')).toEqual({ ...exampleJob(), rules: {} })
-  })
-
-  it('are refused where they are wrong or stale, and nothing is changed', () => {
-    expect(refused(() => saveRules(db, 'holm-point', { proofOfFraming: 'hope', markingSigma: -1 }, 1)))
-      .toMatchObject({ status: 422, faults: [{ path: '$.proofOfFraming' }, { path: '$.markingSigma' }] })
-    saveRules(db, 'holm-point', { heightDatum: 'bottom-edge' }, 1)
-    expect(refused(() => saveRules(db, 'holm-point', {}, 1))).toMatchObject({ status: 409, current: { rules: { heightDatum: 'bottom-edge' }, version: 2 } })
-    expect(readSite(db, 'holm-point').version).toBe(2)
-    expect(refused(() => readSite(db, 'nowhere')).status).toBe(404)
-  })
-})
-
-describe('the house rules of the firm', () => {
-  beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
-
-  it('are kept on their version and read with every wall, and go along in a job file', () => {
-    expect(readFirm(db)).toEqual({ rules: {}, version: 0 })
-    expect(exportJob(db, 'holm-point')).not.toHaveProperty('firm')
-    expect(saveFirmRules(db, { furring: 'into-furring', markingSigma: 3 }, 0)).toMatchObject({ version: 1 })
-    expect(readWall(db, 'holm-point', 'w1').job).toMatchObject({ firm: { rules: { furring: 'into-furring' } }, rules: { markingSigma: 1 } })
-    expect(JSON.parse(readWallText(db, 'holm-point', 'w1'))).toEqual(JSON.parse(JSON.stringify(readWall(db, 'holm-point', 'w1'))))
-    expect(readSite(db, 'holm-point').firm).toEqual({ furring: 'into-furring', markingSigma: 3 })
-    // Brought in elsewhere its walls are planned as they were: what the firm chose is what the site chose.
-    const out = exportJob(db, 'holm-point')
-    importJob(db, { ...out, site: { ...out.site, id: 'copy' } }, 'Isla', AT)
-    expect(exportJob(db, 'copy').rules).toEqual({ furring: 'into-furring', markingSigma: 1 })
-  })
-
-  it('are refused where they are wrong or stale', () => {
-    expect(refused(() => saveFirmRules(db, { furring: 'glue' }, 0))).toMatchObject({ status: 422, faults: [{ path: '$.furring' }] })
-    saveFirmRules(db, { lifting: 'always-two' }, 0)
-    expect(refused(() => saveFirmRules(db, {}, 0))).toMatchObject({ status: 409, current: { rules: { lifting: 'always-two' }, version: 1 } })
-    expect(saveFirmRules(db, {}, 1)).toEqual({ rules: {}, version: 2 })
-  })
-})
-
-describe('walls that a rule touches', () => {
-  it('are those of all sites that have not chosen for themselves, with whether anything of them was issued', () => {
-    importJob(db, exampleJob(), 'Isla', AT)
-    const chosen: Wall = { ...exampleWall(), id: 'w2', name: 'Own rules', rules: { heightDatum: 'by-kind' } }
-    importJob(db, { ...exampleJob(), site: { id: 'other', name: 'Other', units: 'metric' }, walls: [exampleWall(), chosen] }, 'Isla', AT)
-    const issued = { id: 'a'.repeat(64), format: 'wide-trellis-revision' }
-    keepRevision(db, siteRow(db, 'other').key, 'w1', issued as never)
-    expect(touchedBy(db, { heightDatum: 'bottom-edge' }).map(({ site, wall, issued }) => [site, wall, issued])).toEqual([['holm-point', 'w1', false], ['other', 'w1', true]])
-    expect(touchedBy(db, { heightDatum: 'bottom-edge' }, 'other').map(({ site }) => site)).toEqual(['other'])
-    expect(refused(() => touchedBy(db, { heightDatum: 'upside-down' })).status).toBe(422)
-    expect(refused(() => touchedBy(db, {}, 'nowhere')).status).toBe(404)
   })
 })

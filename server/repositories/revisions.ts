@@ -10,14 +10,26 @@ import { siteDocument, siteRow } from './siteRows'
 import { wallDocument } from './wallRows'
 
 const OF_WALL = and(eq(revisions.site, sql.placeholder('site')), eq(revisions.wall, sql.placeholder('wall')))
-const everyRevision = perDatabase(db => db.select({ document: revisions.document }).from(revisions).where(OF_WALL).orderBy(asc(revisions.key)).prepare())
-const revisionOfId = perDatabase(db => db.select({ document: revisions.document }).from(revisions).where(and(OF_WALL, eq(revisions.id, sql.placeholder('id')))).prepare())
+const everyRevision = perDatabase(db =>
+  db.select({ document: revisions.document }).from(revisions).where(OF_WALL).orderBy(asc(revisions.key)).prepare(),
+)
+const revisionOfId = perDatabase(db =>
+  db
+    .select({ document: revisions.document })
+    .from(revisions)
+    .where(and(OF_WALL, eq(revisions.id, sql.placeholder('id'))))
+    .prepare(),
+)
 
 /** What was frozen of a wall, in the order in which it came, as JSON. */
-export const revisionTexts = (db: Database, site: number, wall: string): string[] => everyRevision(db).all({ site, wall }).map(({ document }) => document)
+export const revisionTexts = (db: Database, site: number, wall: string): string[] =>
+  everyRevision(db)
+    .all({ site, wall })
+    .map(({ document }) => document)
 
 /** What was frozen of a wall under an id, as JSON; undefined where nothing was. */
-export const revisionText = (db: Database, site: number, wall: string, id: string): string | undefined => revisionOfId(db).get({ site, wall, id })?.document
+export const revisionText = (db: Database, site: number, wall: string, id: string): string | undefined =>
+  revisionOfId(db).get({ site, wall, id })?.document
 
 /** A wall as a job file has it, with what was frozen of it. */
 export function withRevisions(db: Database, site: number, wall: Wall): Wall {

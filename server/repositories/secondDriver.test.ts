@@ -7,6 +7,8 @@ import { vi } from 'vitest'
 vi.mock('better-sqlite3', async () => ({ default: (await import('libsql')).default }))
 
 await import('./repositories.test')
+await import('./log.test')
+await import('./rules.test')
 await import('./catalogue.test')
 await import('./links.test')
 await import('./programme.test')

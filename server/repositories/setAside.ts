@@ -5,16 +5,48 @@ import { setAside, sites } from '../database/schema'
 import { notFound } from '../utils/apiError'
 
 /** An entry that waits until a planner has decided about it. */
-export interface Aside { key: number, site: string, siteName: string, wall: string, entry: LogEntry, reason: string, receivedAt: string }
+export interface Aside {
+  key: number
+  site: string
+  siteName: string
+  wall: string
+  entry: LogEntry
+  reason: string
+  receivedAt: string
+}
 
 /** Keeps an entry aside, with why; the same one twice is one. */
-export const keepAside = (db: Database, site: number, wall: string, entry: LogEntry, reason: string, receivedAt: string): void =>
-  void db.insert(setAside).values({ site, wall, id: entry.id, entry: JSON.stringify(entry), reason, receivedAt }).onConflictDoNothing().run()
+export const keepAside = (
+  db: Database,
+  site: number,
+  wall: string,
+  entry: LogEntry,
+  reason: string,
+  receivedAt: string,
+): void =>
+  void db
+    .insert(setAside)
+    .values({ site, wall, id: entry.id, entry: JSON.stringify(entry), reason, receivedAt })
+    .onConflictDoNothing()
+    .run()
 
 /** Every entry of a firm that waits, in the order in which they came. */
 export const listAside = (db: Database): Aside[] =>
-  db.select({ key: setAside.key, site: sites.id, siteName: sites.name, wall: setAside.wall, entry: setAside.entry, reason: setAside.reason, receivedAt: setAside.receivedAt })
-    .from(setAside).innerJoin(sites, eq(sites.key, setAside.site)).where(isNull(setAside.resolvedAt)).orderBy(asc(setAside.key)).all()
+  db
+    .select({
+      key: setAside.key,
+      site: sites.id,
+      siteName: sites.name,
+      wall: setAside.wall,
+      entry: setAside.entry,
+      reason: setAside.reason,
+      receivedAt: setAside.receivedAt,
+    })
+    .from(setAside)
+    .innerJoin(sites, eq(sites.key, setAside.site))
+    .where(isNull(setAside.resolvedAt))
+    .orderBy(asc(setAside.key))
+    .all()
     .map(({ entry, ...rest }) => ({ ...rest, entry: JSON.parse(entry) as LogEntry }))
 
 /** An entry that waits. @throws 404 where none of this number does */

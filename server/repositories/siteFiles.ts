@@ -17,7 +17,10 @@ function changeFiles(db: Database, id: string, change: (files: SiteFile[]) => Si
     const site: Site = files.length > 0 ? { ...rest, files } : rest
     const faults = siteFaults(site)
     if (faults.length > 0) throw validationError(faults)
-    db.update(sites).set({ document: JSON.stringify({ ...document, site }), version: row.version + 1 }).where(eq(sites.key, row.key)).run()
+    db.update(sites)
+      .set({ document: JSON.stringify({ ...document, site }), version: row.version + 1 })
+      .where(eq(sites.key, row.key))
+      .run()
   }, { behavior: 'immediate' })
   return readSite(db, id)
 }

@@ -32,12 +32,23 @@ export function siteRow(db: Database, id: string): SiteRow {
 /** Whether a wall of a site, or its log, speaks of a picture. */
 export function mentionsPhoto(db: Database, site: number, name: string): boolean {
   const speaks = (text: SQLWrapper) => sql`instr(${text}, ${JSON.stringify(name)}) > 0`
-  return db.select({ key: walls.key }).from(walls).where(and(eq(walls.site, site), speaks(walls.document))).get() !== undefined
-    || db.select({ key: log.key }).from(log).where(and(eq(log.site, site), speaks(log.entry))).get() !== undefined
+  return (
+    db
+      .select({ key: walls.key })
+      .from(walls)
+      .where(and(eq(walls.site, site), speaks(walls.document)))
+      .get() !== undefined
+      || db
+        .select({ key: log.key })
+        .from(log)
+        .where(and(eq(log.site, site), speaks(log.entry)))
+        .get() !== undefined
+  )
 }
 
 /** A site's job without its walls and its log; not to be changed, as others read the same one. */
-export const siteDocument = (db: Database, row: SiteRow): SiteDocument => parsedOnce<SiteDocument>(db, `site ${row.key}`, row.document)
+export const siteDocument = (db: Database, row: SiteRow): SiteDocument =>
+  parsedOnce<SiteDocument>(db, `site ${row.key}`, row.document)
 
 /**
  * A site's catalogue with models that it does not have yet. A model that it has stays as its walls
@@ -51,17 +62,28 @@ export function withModels(catalogue: Catalogue, models: unknown): Catalogue {
     const list = SHELVES[kind]
     if (given[list] === undefined) return whole
     if (!Array.isArray(given[list])) throw validationError([{ path: `$.models.${list}`, message: 'must be a list' }])
-    const faults = given[list].flatMap((model: unknown) => modelFaults(kind, model).map(({ path, message }) => ({ path: path.replace('$', `$.models.${list}`), message })))
+    const faults = given[list].flatMap((model: unknown) =>
+      modelFaults(kind, model).map(({ path, message }) => ({ path: path.replace('$', `$.models.${list}`), message })),
+    )
     if (faults.length > 0) throw validationError(faults)
     const known = new Set(modelsOf(whole, kind).map(({ id }) => id))
     const added = (given[list] as Model[]).filter(({ id }) => !known.has(id) && known.add(id))
     const most = modelsOf(whole, kind).length + added.length
-    if (most > LIMITS.models) throw validationError([{ path: `$.models.${list}`, message: `exceed the maximum of ${LIMITS.models} for a site, including its own: ${most}` }])
+    if (most > LIMITS.models)
+      throw validationError([
+        {
+          path: `$.models.${list}`,
+          message: `exceed the maximum of ${LIMITS.models} for a site, including its own: ${most}`,
+        },
+      ])
     return added.length > 0 ? { ...whole, [list]: [...modelsOf(whole, kind), ...added] } : whole
   }, catalogue)
 }
 
 /** Keeps the catalogue of a site. */
 export function saveCatalogue(db: Database, row: SiteRow, catalogue: Catalogue): void {
-  db.update(sites).set({ document: JSON.stringify({ ...siteDocument(db, row), catalogue }) }).where(eq(sites.key, row.key)).run()
+  db.update(sites)
+    .set({ document: JSON.stringify({ ...siteDocument(db, row), catalogue }) })
+    .where(eq(sites.key, row.key))
+    .run()
 }

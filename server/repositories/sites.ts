@@ -14,7 +14,15 @@ import { wallsOfSite } from './wallRows'
 
 /** A site in the list of sites. */
 export interface SiteSummary extends Site {
-  walls: { id: string, name: string, width: number, height: number, structure: string, savedAt: string, savedBy: string }[]
+  walls: {
+    id: string
+    name: string
+    width: number
+    height: number
+    structure: string
+    savedAt: string
+    savedBy: string
+  }[]
 }
 
 /**
@@ -22,21 +30,53 @@ export interface SiteSummary extends Site {
  *
  * @param sees of a site, which of its walls; undefined where he does not see it at all
  */
-export function listSites(db: Database, sees: (site: { key: number, id: string }) => ((wall: string) => boolean) | undefined = () => () => true): SiteSummary[] {
-  const wallRows = db.select({
-    site: walls.site, id: walls.id, name: walls.name, width: walls.width, height: walls.height,
-    structure: walls.structure, savedAt: walls.savedAt, savedBy: walls.savedBy,
-  }).from(walls).orderBy(asc(walls.key)).all()
-  return db.select({ key: sites.key, id: sites.id, name: sites.name, units: sites.units }).from(sites).where(IS_HERE).orderBy(asc(sites.name)).all()
+export function listSites(
+  db: Database,
+  sees: (site: { key: number, id: string }) => ((wall: string) => boolean) | undefined = () => () => true,
+): SiteSummary[] {
+  const wallRows = db
+    .select({
+      site: walls.site,
+      id: walls.id,
+      name: walls.name,
+      width: walls.width,
+      height: walls.height,
+      structure: walls.structure,
+      savedAt: walls.savedAt,
+      savedBy: walls.savedBy,
+    })
+    .from(walls)
+    .orderBy(asc(walls.key))
+    .all()
+  return db
+    .select({ key: sites.key, id: sites.id, name: sites.name, units: sites.units })
+    .from(sites)
+    .where(IS_HERE)
+    .orderBy(asc(sites.name))
+    .all()
     .flatMap(({ key, ...site }) => {
       const seen = sees({ key, id: site.id })
-      return seen ? [{ ...site, walls: wallRows.filter(wall => wall.site === key && seen(wall.id)).map(({ site: _, ...wall }) => wall) }] : []
+      return seen
+        ? [
+            {
+              ...site,
+              walls: wallRows.filter(wall => wall.site === key && seen(wall.id)).map(({ site: _, ...wall }) => wall),
+            },
+          ]
+        : []
     })
 }
 
 /** Sites with what is said of their place, as far as a person sees them. */
 export function listPlaces(db: Database, sees: (site: { key: number, id: string }) => unknown = () => true): Site[] {
-  return db.select().from(sites).where(IS_HERE).orderBy(asc(sites.name)).all().filter(sees).map(row => siteDocument(db, row).site)
+  return db
+    .select()
+    .from(sites)
+    .where(IS_HERE)
+    .orderBy(asc(sites.name))
+    .all()
+    .filter(sees)
+    .map(row => siteDocument(db, row).site)
 }
 
 /** What a site decides for all its walls, and which version of that it is. */
@@ -57,16 +97,32 @@ export function readSite(db: Database, id: string): SiteState {
 export function saveRules(db: Database, id: string, rules: unknown, version: unknown): SiteState {
   db.transaction(() => {
     const row = siteRow(db, id)
-    if (version !== row.version) throw apiError(409, 'stale', 'Another user changed this site’s rules after you opened them.', { current: readSite(db, id) })
+    if (version !== row.version)
+      throw apiError(409, 'stale', 'Another user changed this site’s rules after you opened them.', {
+        current: readSite(db, id),
+      })
     const faults = rulesFaults(rules)
     if (faults.length > 0) throw validationError(faults)
-    db.update(sites).set({ document: JSON.stringify({ ...siteDocument(db, row), rules }), version: row.version + 1 }).where(eq(sites.key, row.key)).run()
+    db.update(sites)
+      .set({ document: JSON.stringify({ ...siteDocument(db, row), rules }), version: row.version + 1 })
+      .where(eq(sites.key, row.key))
+      .run()
   }, { behavior: 'immediate' })
   return readSite(db, id)
 }
 
 /** What of a site is said of the place and not of its walls. */
-export const PLACE_FIELDS = ['contacts', 'address', 'access', 'parking', 'delivery', 'zone', 'windows', 'noise', 'closed'] as const
+export const PLACE_FIELDS = [
+  'contacts',
+  'address',
+  'access',
+  'parking',
+  'delivery',
+  'zone',
+  'windows',
+  'noise',
+  'closed',
+] as const
 export type SitePlace = Pick<Site, typeof PLACE_FIELDS[number]>
 
 /**
@@ -78,13 +134,19 @@ export type SitePlace = Pick<Site, typeof PLACE_FIELDS[number]>
 export function savePlace(db: Database, id: string, place: Record<string, unknown>, version: unknown): SiteState {
   db.transaction(() => {
     const row = siteRow(db, id)
-    if (version !== row.version) throw apiError(409, 'stale', 'Another user changed this site after you opened it.', { current: readSite(db, id) })
+    if (version !== row.version)
+      throw apiError(409, 'stale', 'Another user changed this site after you opened it.', { current: readSite(db, id) })
     const document = siteDocument(db, row)
     const given = Object.fromEntries(PLACE_FIELDS.flatMap(key => key in place ? [[key, place[key] ?? undefined]] : []))
-    const site = Object.fromEntries(Object.entries({ ...document.site, ...given }).filter(([, value]) => value !== undefined)) as Site
+    const site = Object.fromEntries(
+      Object.entries({ ...document.site, ...given }).filter(([, value]) => value !== undefined),
+    ) as Site
     const faults = siteFaults(site)
     if (faults.length > 0) throw validationError(faults)
-    db.update(sites).set({ document: JSON.stringify({ ...document, site }), version: row.version + 1 }).where(eq(sites.key, row.key)).run()
+    db.update(sites)
+      .set({ document: JSON.stringify({ ...document, site }), version: row.version + 1 })
+      .where(eq(sites.key, row.key))
+      .run()
   }, { behavior: 'immediate' })
   return readSite(db, id)
 }
@@ -109,9 +171,19 @@ export function exportJob(db: Database, id: string): Job {
 
 /** Who saved each wall of a site last, and when. */
 export const savesOfSite = (db: Database, id: string): Saves['walls'] =>
-  db.select({ wall: walls.id, by: walls.savedBy, at: walls.savedAt }).from(walls).where(eq(walls.site, siteRow(db, id).key)).orderBy(asc(walls.key)).all()
+  db
+    .select({ wall: walls.id, by: walls.savedBy, at: walls.savedAt })
+    .from(walls)
+    .where(eq(walls.site, siteRow(db, id).key))
+    .orderBy(asc(walls.key))
+    .all()
 
 /** Keeps a new site with the given catalogue and no walls yet. */
 export function createSite(db: Database, site: Site, catalogue: Catalogue, by: string, at: string): string {
-  return importJob(db, validateJob({ format: 'wide-trellis-job', version: 1, site, rules: {}, catalogue, walls: [], log: [] }), by, at)
+  return importJob(
+    db,
+    validateJob({ format: 'wide-trellis-job', version: 1, site, rules: {}, catalogue, walls: [], log: [] }),
+    by,
+    at,
+  )
 }

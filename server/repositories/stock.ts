@@ -13,7 +13,11 @@ import { notFound, validationError } from '../utils/apiError'
 export type StockCounts = Record<string, number>
 
 export function readStock(db: Database): StockCounts {
-  const rows = db.select({ kind: stock.kind, model: stock.model, count: sum(stock.change).mapWith(Number) }).from(stock).groupBy(stock.kind, stock.model).all()
+  const rows = db
+    .select({ kind: stock.kind, model: stock.model, count: sum(stock.change).mapWith(Number) })
+    .from(stock)
+    .groupBy(stock.kind, stock.model)
+    .all()
   return Object.fromEntries(rows.map(({ kind, model, count }) => [`${kind}/${model}`, count]))
 }
 
@@ -21,23 +25,43 @@ export function readStock(db: Database): StockCounts {
 export interface StockAtPlace { kind: ModelKind, model: string, place: string, count: number, since: string }
 
 export const stockByPlace = (db: Database): StockAtPlace[] =>
-  db.select({ kind: stock.kind, model: stock.model, place: stock.place, count: sum(stock.change).mapWith(Number), since: min(stock.at).mapWith(String) }).from(stock).groupBy(stock.kind, stock.model, stock.place).orderBy(asc(stock.kind), asc(stock.model)).all() as StockAtPlace[]
+  db
+    .select({
+      kind: stock.kind,
+      model: stock.model,
+      place: stock.place,
+      count: sum(stock.change).mapWith(Number),
+      since: min(stock.at).mapWith(String),
+    })
+    .from(stock)
+    .groupBy(stock.kind, stock.model, stock.place)
+    .orderBy(asc(stock.kind), asc(stock.model))
+    .all() as StockAtPlace[]
 
 /** One line of the ledger. */
 export interface StockMove { change: number, at: string, by: string, note: string | null }
 
 /** What came and went of a model, everywhere or at one place, in order. */
 export const stockMoves = (db: Database, kind: ModelKind, id: string, place?: string): StockMove[] =>
-  db.select({ change: stock.change, at: stock.at, by: stock.by, note: stock.note }).from(stock).where(and(eq(stock.kind, kind), eq(stock.model, id), ...place === undefined ? [] : [eq(stock.place, place)])).orderBy(asc(stock.key)).all()
+  db
+    .select({ change: stock.change, at: stock.at, by: stock.by, note: stock.note })
+    .from(stock)
+    .where(and(eq(stock.kind, kind), eq(stock.model, id), ...(place === undefined ? [] : [eq(stock.place, place)])))
+    .orderBy(asc(stock.key))
+    .all()
 
 const MOST = 1_000_000
 
 function faultsOf(change: unknown, note: unknown, have: number): Fault[] {
   const isWhole = typeof change === 'number' && Number.isInteger(change) && Math.abs(change) <= MOST
   return [
-    ...isWhole ? [] : [{ path: '$.change', message: 'must be a whole number' }],
-    ...isWhole && have + change < 0 ? [{ path: '$.change', message: `would leave less than 0: in stock ${have}` }] : [],
-    ...note === undefined || (typeof note === 'string' && note.length <= 2_000) ? [] : [{ path: '$.note', message: 'must be text of at most 2000 characters' }],
+    ...(isWhole ? [] : [{ path: '$.change', message: 'must be a whole number' }]),
+    ...(isWhole && have + change < 0
+      ? [{ path: '$.change', message: `would leave less than 0: in stock ${have}` }]
+      : []),
+    ...(note === undefined || (typeof note === 'string' && note.length <= 2_000)
+      ? []
+      : [{ path: '$.note', message: 'must be text of at most 2000 characters' }]),
   ]
 }
 
@@ -47,13 +71,42 @@ function faultsOf(change: unknown, note: unknown, have: number): Fault[] {
  * @returns how many there are now
  * @throws 404 for a model that the catalogue does not have, 422 with every fault
  */
-export function addMove(db: Database, kind: ModelKind, id: string, change: unknown, by: string, at: string, note?: unknown, place: unknown = 'store'): number {
-  if (!db.select({ key: models.key }).from(models).where(and(eq(models.kind, kind), eq(models.id, id))).get()) throw notFound('this model in the catalogue')
-  if (typeof place !== 'string' || !PLAIN_ID.test(place)) throw validationError([{ path: '$.place', message: 'must be the store or the van of a crew' }])
-  const [all, have] = [stockMoves(db, kind, id), stockMoves(db, kind, id, place)].map(moves => moves.reduce((sum, { change }) => sum + change, 0)) as [number, number]
+export function addMove(
+  db: Database,
+  kind: ModelKind,
+  id: string,
+  change: unknown,
+  by: string,
+  at: string,
+  note?: unknown,
+  place: unknown = 'store',
+): number {
+  if (
+    !db
+      .select({ key: models.key })
+      .from(models)
+      .where(and(eq(models.kind, kind), eq(models.id, id)))
+      .get()
+  )
+    throw notFound('this model in the catalogue')
+  if (typeof place !== 'string' || !PLAIN_ID.test(place))
+    throw validationError([{ path: '$.place', message: 'must be the store or the van of a crew' }])
+  const [all, have] = [stockMoves(db, kind, id), stockMoves(db, kind, id, place)].map(moves =>
+    moves.reduce((sum, { change }) => sum + change, 0),
+  ) as [number, number]
   const faults = faultsOf(change, note, have)
   if (faults.length > 0) throw validationError(faults)
-  db.insert(stock).values({ kind, model: id, place, change: change as number, at, by, ...note !== undefined && { note: note as string } }).run()
+  db.insert(stock)
+    .values({
+      kind,
+      model: id,
+      place,
+      change: change as number,
+      at,
+      by,
+      ...(note !== undefined && { note: note as string }),
+    })
+    .run()
   return all + (change as number)
 }
 
@@ -64,8 +117,19 @@ export const moveStock = (...move: Parameters<typeof addMove>): number => atomic
  * Moves so many of a model from one place to another, whole or not at all. @throws as `addMove`, and 422 for a number
  * that is not above none
  */
-export function moveStockTo(db: Database, kind: ModelKind, id: string, count: unknown, by: string, at: string, note: unknown, place: unknown, to: unknown): number {
-  if (typeof count !== 'number' || count <= 0) throw validationError([{ path: '$.change', message: 'must be more than 0 for a transfer' }])
+export function moveStockTo(
+  db: Database,
+  kind: ModelKind,
+  id: string,
+  count: unknown,
+  by: string,
+  at: string,
+  note: unknown,
+  place: unknown,
+  to: unknown,
+): number {
+  if (typeof count !== 'number' || count <= 0)
+    throw validationError([{ path: '$.change', message: 'must be more than 0 for a transfer' }])
   return atomically(db, () => {
     addMove(db, kind, id, -count, by, at, note, place)
     return addMove(db, kind, id, count, by, at, note, to)

@@ -1,10 +1,10 @@
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import type { Wall } from '../../core/job'
 import { asBuilt, type EntryOf } from '../../core/log'
+import { eachInEmptyFirm } from '../../tests/fixtures/emptyFirm'
 import { exampleJob, exampleWall } from '../../tests/fixtures/job'
 import { refused } from '../../tests/fixtures/refused'
 import type { Author } from '../accounts/authorship'
-import { openDatabase } from '../database/connection'
 import type { Database } from '../database/perDatabase'
 import { addLogEntry } from './log'
 import { importJob } from './importing'
@@ -16,14 +16,11 @@ const hole: EntryOf<'hole'> = {
   by: 'isla',
   id: 'l1', at: AT, wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'hit',
 }
-let opened: ReturnType<typeof openDatabase>
 let db: Database
-beforeEach(() => {
-  opened = openDatabase(':memory:')
-  db = opened.db
+eachInEmptyFirm((empty) => {
+  db = empty
   importJob(db, exampleJob(), 'Isla', AT)
 })
-afterEach(() => opened.close())
 
 const save = (wall: unknown, version: number) => saveWall(db, 'holm-point', 'w1', wall, version, 'Odd', AT)
 const changed = (change: (wall: Wall) => void) => {

@@ -15,15 +15,40 @@ export interface TouchedWall { site: string, siteName: string, wall: string, nam
 function touchedOf(db: Database, rows: SiteRow[], level: 'firm' | 'site', next: Rules): TouchedWall[] {
   const { rules: firm } = readFirm(db)
   // Of a wall no more is read than its own rules: there may be thousands.
-  const kept = db.select({ site: walls.site, id: walls.id, name: walls.name, rules: sql<string | null>`json_extract(${walls.document}, '$.rules')` }).from(walls).orderBy(asc(walls.key)).all()
-  const issued = new Set(db.selectDistinct({ site: revisions.site, wall: revisions.wall }).from(revisions).all().map(({ site, wall }) => `${site}/${wall}`))
+  const kept = db
+    .select({
+      site: walls.site,
+      id: walls.id,
+      name: walls.name,
+      rules: sql<string | null>`json_extract(${walls.document}, '$.rules')`,
+    })
+    .from(walls)
+    .orderBy(asc(walls.key))
+    .all()
+  const issued = new Set(
+    db
+      .selectDistinct({ site: revisions.site, wall: revisions.wall })
+      .from(revisions)
+      .all()
+      .map(({ site, wall }) => `${site}/${wall}`),
+  )
   const ofSite = group(kept, ({ site }) => site)
   return rows.flatMap((row) => {
     const { rules: site } = siteDocument(db, row)
     /** Walls that choose alike are touched alike. */
-    const isTouched = memoize((rules: string) => touchedRules({ firm, site, wall: JSON.parse(rules) as Rules }, level, next, row.units).length > 0)
-    return (ofSite.get(row.key) ?? []).filter(({ rules }) => isTouched(rules ?? '{}'))
-      .map(({ id, name }) => ({ site: row.id, siteName: row.name, wall: id, name, issued: issued.has(`${row.key}/${id}`) }))
+    const isTouched = memoize(
+      (rules: string) =>
+        touchedRules({ firm, site, wall: JSON.parse(rules) as Rules }, level, next, row.units).length > 0,
+    )
+    return (ofSite.get(row.key) ?? [])
+      .filter(({ rules }) => isTouched(rules ?? '{}'))
+      .map(({ id, name }) => ({
+        site: row.id,
+        siteName: row.name,
+        wall: id,
+        name,
+        issued: issued.has(`${row.key}/${id}`),
+      }))
   })
 }
 

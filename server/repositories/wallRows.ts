@@ -13,7 +13,14 @@ const wallOfSite = perDatabase(db => db.select().from(walls).where(ONE_WALL).pre
 /** The key of a wall by its site and id. */
 export const keyOfWall = perDatabase(db => db.select({ key: walls.key }).from(walls).where(ONE_WALL).prepare())
 /** Every wall of a site, in the order in which they were begun. */
-export const everyWall = perDatabase(db => db.select().from(walls).where(eq(walls.site, sql.placeholder('site'))).orderBy(asc(walls.key)).prepare())
+export const everyWall = perDatabase(db =>
+  db
+    .select()
+    .from(walls)
+    .where(eq(walls.site, sql.placeholder('site')))
+    .orderBy(asc(walls.key))
+    .prepare(),
+)
 
 /** A wall's row, or 404. */
 export function wallRow(db: Database, site: number, id: string): WallRow {
@@ -29,4 +36,7 @@ export const wallOf = (db: Database, { key, document }: WallRow): Wall => parsed
 export const wallDocument = (db: Database, site: number, id: string): Wall => wallOf(db, wallRow(db, site, id))
 
 /** All walls of a site, in the order in which they were begun. */
-export const wallsOfSite = (db: Database, site: number): Wall[] => everyWall(db).all({ site }).map(row => wallOf(db, row))
+export const wallsOfSite = (db: Database, site: number): Wall[] =>
+  everyWall(db)
+    .all({ site })
+    .map(row => wallOf(db, row))

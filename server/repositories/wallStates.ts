@@ -41,9 +41,23 @@ const digest = (text: string) => createHash('sha1').update(text).digest('base64u
 /** What the state of each wall is calculated of, by the wall's key. */
 function bases(db: Database): Map<number, string> {
   const firm = readFirm(db).version
-  const siteOf = new Map(db.select({ key: sites.key, document: sites.document }).from(sites).all().map(({ key, document }) => [key, digest(document)]))
-  return new Map(db.select({ key: walls.key, site: walls.site, id: walls.id, version: walls.version }).from(walls).all()
-    .map(({ key, site, id, version }) => [key, `${PROGRAM} ${version} ${lastKeyOfWall(db, site, id)} ${siteOf.get(site)} ${firm}`]))
+  const siteOf = new Map(
+    db
+      .select({ key: sites.key, document: sites.document })
+      .from(sites)
+      .all()
+      .map(({ key, document }) => [key, digest(document)]),
+  )
+  return new Map(
+    db
+      .select({ key: walls.key, site: walls.site, id: walls.id, version: walls.version })
+      .from(walls)
+      .all()
+      .map(({ key, site, id, version }) => [
+        key,
+        `${PROGRAM} ${version} ${lastKeyOfWall(db, site, id)} ${siteOf.get(site)} ${firm}`,
+      ]),
+  )
 }
 
 /**
@@ -51,17 +65,60 @@ function bases(db: Database): Map<number, string> {
  *
  * @param sees of a site, which of its walls are seen; undefined where it is not seen at all
  */
-export function listWalls(db: Database, sees: (site: { key: number, id: string }) => ((wall: string) => boolean) | undefined, wants: { work: boolean } = { work: false }): WallLine[] {
+export function listWalls(
+  db: Database,
+  sees: (site: { key: number, id: string }) => ((wall: string) => boolean) | undefined,
+  wants: { work: boolean } = { work: false },
+): WallLine[] {
   const now = bases(db)
-  const seenOf = new Map(db.select({ key: sites.key, id: sites.id }).from(sites).all().map(site => [site.key, sees(site)]))
-  return db.select({
-    key: walls.key, siteKey: walls.site, site: sites.id, siteName: sites.name, units: sites.units, id: walls.id, name: walls.name, width: walls.width, height: walls.height, savedAt: walls.savedAt, savedBy: walls.savedBy,
-    basis: wallStates.basis, state: wallStates.state, ...wants.work && { work: wallStates.work },
-  }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).leftJoin(wallStates, eq(wallStates.wall, walls.key)).orderBy(asc(sites.name), asc(walls.key)).all()
+  const seenOf = new Map(
+    db
+      .select({ key: sites.key, id: sites.id })
+      .from(sites)
+      .all()
+      .map(site => [site.key, sees(site)]),
+  )
+  return db
+    .select({
+      key: walls.key,
+      siteKey: walls.site,
+      site: sites.id,
+      siteName: sites.name,
+      units: sites.units,
+      id: walls.id,
+      name: walls.name,
+      width: walls.width,
+      height: walls.height,
+      savedAt: walls.savedAt,
+      savedBy: walls.savedBy,
+      basis: wallStates.basis,
+      state: wallStates.state,
+      ...(wants.work && { work: wallStates.work }),
+    })
+    .from(walls)
+    .innerJoin(sites, eq(sites.key, walls.site))
+    .leftJoin(wallStates, eq(wallStates.wall, walls.key))
+    .orderBy(asc(sites.name), asc(walls.key))
+    .all()
     .filter(({ siteKey, id }) => seenOf.get(siteKey)?.(id))
-    .map(({ key, siteKey: _, basis, state, work, ...line }: { key: number, siteKey: number, basis: string | null, state: string | null, work?: string | null } & Omit<WallLine, 'state' | 'work' | 'stale'>) => ({
-      ...line, ...state !== null && { state: JSON.parse(state) as StateShown }, ...typeof work === 'string' && { work: JSON.parse(work) as StateOfWork }, stale: basis !== now.get(key),
-    }))
+    .map(
+      ({
+        key,
+        siteKey: _,
+        basis,
+        state,
+        work,
+        ...line
+      }: { key: number, siteKey: number, basis: string | null, state: string | null, work?: string | null } & Omit<
+        WallLine,
+        'state' | 'work' | 'stale'
+      >) => ({
+        ...line,
+        ...(state !== null && { state: JSON.parse(state) as StateShown }),
+        ...(typeof work === 'string' && { work: JSON.parse(work) as StateOfWork }),
+        stale: basis !== now.get(key),
+      }),
+    )
 }
 
 /** Walls whose state is to be calculated again: none was, or something of them has changed since. */
@@ -110,7 +167,11 @@ export function refreshStates(db: Database, workOut: (job: Iterable<string>) => 
         drawn: drawn ? JSON.stringify({ program: PROGRAM, version, plan: drawn } satisfies KeptDrawing) : null,
       }
       // Anyone who removed the wall meanwhile has removed what is known of it.
-      if (db.select({ key: walls.key }).from(walls).where(eq(walls.key, key)).get()) db.insert(wallStates).values({ wall: key, ...row }).onConflictDoUpdate({ target: wallStates.wall, set: row }).run()
+      if (db.select({ key: walls.key }).from(walls).where(eq(walls.key, key)).get())
+        db.insert(wallStates)
+          .values({ wall: key, ...row })
+          .onConflictDoUpdate({ target: wallStates.wall, set: row })
+          .run()
     }
   })().finally(() => atWork.delete(db))
   atWork.set(db, started)

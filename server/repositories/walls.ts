@@ -29,20 +29,45 @@ export interface WallVersion { version: number, savedAt: string, savedBy: string
 /** A wall as the server has it: the job with only this wall and its log. */
 export interface WallState extends WallVersion { job: Job }
 
-const updateWall = perDatabase(db => db.update(walls).set({
-  name: sql`${sql.placeholder('name')}`, width: sql`${sql.placeholder('width')}`, height: sql`${sql.placeholder('height')}`, structure: sql`${sql.placeholder('structure')}`,
-  version: sql`${sql.placeholder('version')}`, savedAt: sql`${sql.placeholder('savedAt')}`, savedBy: sql`${sql.placeholder('savedBy')}`, document: sql`${sql.placeholder('document')}`,
-}).where(eq(walls.key, sql.placeholder('key'))).prepare())
+const updateWall = perDatabase(db =>
+  db
+    .update(walls)
+    .set({
+      name: sql`${sql.placeholder('name')}`,
+      width: sql`${sql.placeholder('width')}`,
+      height: sql`${sql.placeholder('height')}`,
+      structure: sql`${sql.placeholder('structure')}`,
+      version: sql`${sql.placeholder('version')}`,
+      savedAt: sql`${sql.placeholder('savedAt')}`,
+      savedBy: sql`${sql.placeholder('savedBy')}`,
+      document: sql`${sql.placeholder('document')}`,
+    })
+    .where(eq(walls.key, sql.placeholder('key')))
+    .prepare(),
+)
 
 export function readWall(db: Database, siteId: string, id: string): WallState {
   const site = siteRow(db, siteId)
   const row = wallRow(db, site.key, id)
   const { version, savedAt, savedBy } = row
-  return { job: { format: 'wide-trellis-job', version: 1, firm: { rules: readFirm(db).rules }, ...siteDocument(db, site), walls: [wallOf(db, row)], log: entriesOf(db, site.key, id) }, version, savedAt, savedBy }
+  return {
+    job: {
+      format: 'wide-trellis-job',
+      version: 1,
+      firm: { rules: readFirm(db).rules },
+      ...siteDocument(db, site),
+      walls: [wallOf(db, row)],
+      log: entriesOf(db, site.key, id),
+    },
+    version,
+    savedAt,
+    savedBy,
+  }
 }
 
 /** In which units a site is kept. */
-export const siteUnits = (db: Database, siteId: string): Job['site']['units'] => siteDocument(db, siteRow(db, siteId)).site.units
+export const siteUnits = (db: Database, siteId: string): Job['site']['units'] =>
+  siteDocument(db, siteRow(db, siteId)).site.units
 
 /** A job as JSON up to its log, put together from what the database has as JSON. */
 const jobText = (db: Database, site: SiteRow, documents: string): string =>
@@ -115,10 +140,13 @@ function infeasibleIn(wall: Wall, catalogue: Catalogue): Fault[] {
 
 /** Faults of a wall that is to take the place of `before`: an edit may leave what cannot be, not bring it in. */
 function faultsOfEdit(wall: unknown, before: Wall | undefined, catalogue: Catalogue): Fault[] {
-  if ((wall as Partial<Wall> | null)?.revisions !== undefined) return [{ path: '$.revisions', message: 'are issued separately, and cannot be saved with the wall' }]
+  if ((wall as Partial<Wall> | null)?.revisions !== undefined)
+    return [{ path: '$.revisions', message: 'are issued separately, and cannot be saved with the wall' }]
   const faults = wallFaults(wall, catalogue, '$', before)
   if (faults.length > 0) return faults
-  const known = new Set((before ? infeasibleIn(before, catalogue) : []).map(({ path, message }) => `${path} ${message}`))
+  const known = new Set(
+    (before ? infeasibleIn(before, catalogue) : []).map(({ path, message }) => `${path} ${message}`),
+  )
   return infeasibleIn(wall as Wall, catalogue).filter(({ path, message }) => !known.has(`${path} ${message}`))
 }
 
@@ -137,7 +165,8 @@ const columnsOf = ({ name, width, height, structure }: Wall) => ({ name, width, 
 function withAuthors(after: Wall, before: Wall, by: string): Wall {
   if (!after.evidence || after.evidence === before.evidence) return after
   const known = new Map((before.evidence ?? []).map(reading => [reading.id, reading.by]))
-  const said = (reading: NonNullable<Wall['evidence']>[number]) => known.has(reading.id) ? known.get(reading.id) : reading.by === undefined ? undefined : by
+  const said = (reading: NonNullable<Wall['evidence']>[number]) =>
+    known.has(reading.id) ? known.get(reading.id) : reading.by === undefined ? undefined : by
   if (after.evidence.every(reading => reading.by === said(reading))) return after
   return { ...after, evidence: after.evidence.map((reading) => {
     const { by: _, ...rest } = reading
@@ -193,9 +222,18 @@ export function saveWall(
 }
 
 /** Keeps a wall of a site that has none of its id, and what was issued of it. */
-export function insertWall(db: Database, site: number, { revisions = [], ...wall }: Wall, by: string, at: string): void {
+export function insertWall(
+  db: Database,
+  site: number,
+  { revisions = [], ...wall }: Wall,
+  by: string,
+  at: string,
+): void {
   for (const revision of revisions) keepRevision(db, site, wall.id, revision)
-  const { lastInsertRowid } = db.insert(walls).values({ site, id: wall.id, ...columnsOf(wall), savedAt: at, savedBy: by, document: JSON.stringify(wall) }).run()
+  const { lastInsertRowid } = db
+    .insert(walls)
+    .values({ site, id: wall.id, ...columnsOf(wall), savedAt: at, savedBy: by, document: JSON.stringify(wall) })
+    .run()
   saveModelsUsed(db, Number(lastInsertRowid), wall)
 }
 
@@ -206,9 +244,16 @@ export function createWall(db: Database, siteId: string, wall: unknown, by: stri
     const faults = faultsOfEdit(wall, undefined, siteDocument(db, site).catalogue)
     if (faults.length > 0) throw validationError(faults)
     const { id } = wall as Wall
-    if (!PLAIN_ID.test(id)) throw validationError([{ path: '$.id', message: `must have only lower-case letters, digits and hyphens, not “${id}”` }])
-    if (everyWall(db).all({ site: site.key }).length >= LIMITS.walls) throw validationError([{ path: '$.id', message: `exceeds the maximum number of walls for a site, ${LIMITS.walls}` }])
-    if (keyOfWall(db).get({ site: site.key, id })) throw apiError(409, 'wall-exists', `This site already has a wall “${id}”.`)
+    if (!PLAIN_ID.test(id))
+      throw validationError([
+        { path: '$.id', message: `must have only lower-case letters, digits and hyphens, not “${id}”` },
+      ])
+    if (everyWall(db).all({ site: site.key }).length >= LIMITS.walls)
+      throw validationError([
+        { path: '$.id', message: `exceeds the maximum number of walls for a site, ${LIMITS.walls}` },
+      ])
+    if (keyOfWall(db).get({ site: site.key, id }))
+      throw apiError(409, 'wall-exists', `This site already has a wall “${id}”.`)
     insertWall(db, site.key, wall as Wall, by, at)
     return id
   }, { behavior: 'immediate' })

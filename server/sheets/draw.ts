@@ -9,7 +9,11 @@ export type Pen = Partial<Record<'fill' | 'stroke' | 'width' | 'dashes' | 'font'
 const WRITTEN = { lineBreak: false, baseline: 'alphabetic' } as const
 
 /** Strokes and fills the path that was begun, as the attributes of an element say. */
-function paint(document: PDFKit.PDFDocument, { fill = 'none', stroke = 'none', 'stroke-width': width = 1, 'stroke-dasharray': dashes = '' }: Shape['attributes'], pen: Pen): void {
+function paint(
+  document: PDFKit.PDFDocument,
+  { fill = 'none', stroke = 'none', 'stroke-width': width = 1, 'stroke-dasharray': dashes = '' }: Shape['attributes'],
+  pen: Pen,
+): void {
   const set = (what: keyof Pen, value: string | number, act: () => unknown) => {
     if (pen[what] === String(value)) return
     pen[what] = String(value)
@@ -29,7 +33,14 @@ function paint(document: PDFKit.PDFDocument, { fill = 'none', stroke = 'none', '
 
 /** Writes a text along its baseline, each stretch of it in the typeface that has its letters. */
 function write(document: PDFKit.PDFDocument, { attributes, content }: Shape, pen: Pen): void {
-  const { x, y, 'font-size': size, 'font-weight': weight, 'text-anchor': anchor = 'start', fill = '#000000' } = attributes
+  const {
+    x,
+    y,
+    'font-size': size,
+    'font-weight': weight,
+    'text-anchor': anchor = 'start',
+    fill = '#000000',
+  } = attributes
   const text = content.join('').normalize('NFC')
   if (text === '') return
   const runs = runsOf(text, number(weight, 400) > 400)
@@ -56,7 +67,11 @@ function write(document: PDFKit.PDFDocument, { attributes, content }: Shape, pen
 }
 
 /** Draws what a window shows of a drawing of its own, and nothing beside it. */
-function drawWindow(document: PDFKit.PDFDocument, { attributes: { x, y, width, height, viewBox }, content }: Shape, pen: Pen): void {
+function drawWindow(
+  document: PDFKit.PDFDocument,
+  { attributes: { x, y, width, height, viewBox }, content }: Shape,
+  pen: Pen,
+): void {
   const [left = 0, top = 0] = String(viewBox).split(' ').map(Number)
   document.save()
   document.rect(number(x), number(y), number(width), number(height)).clip()
@@ -77,8 +92,10 @@ export function draw(document: PDFKit.PDFDocument, shape: Shape | string, pen: P
   }
   if (name === 'text') return write(document, shape, pen)
   if (name === 'svg') return drawWindow(document, shape, pen)
-  if (name === 'line') document.moveTo(number(attributes.x1), number(attributes.y1)).lineTo(number(attributes.x2), number(attributes.y2))
-  else if (name === 'rect') document.rect(number(attributes.x), number(attributes.y), number(attributes.width), number(attributes.height))
+  if (name === 'line')
+    document.moveTo(number(attributes.x1), number(attributes.y1)).lineTo(number(attributes.x2), number(attributes.y2))
+  else if (name === 'rect')
+    document.rect(number(attributes.x), number(attributes.y), number(attributes.width), number(attributes.height))
   else if (name === 'circle') document.circle(number(attributes.cx), number(attributes.cy), number(attributes.r))
   else throw new Error(`a sheet has no way to draw <${name}>`)
   paint(document, attributes, pen)

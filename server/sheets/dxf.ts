@@ -6,8 +6,19 @@ import type { WallPlan } from '../../core/plan'
 
 /** Each kind of thing on a layer of its own, so that anyone who opens the drawing shows what he needs. */
 const LAYERS = {
-  'WALL': Colors.White, 'MEMBERS': Colors.Yellow, 'FEATURES': Colors.Cyan, 'SCREENS': Colors.White, 'PLATES': Colors.Green, 'RAILS': Colors.Green, 'HOLES': Colors.Red,
-  'CUT-OUTS': Colors.Magenta, 'OPENINGS': Colors.Magenta, 'BORES': Colors.Red, 'LEVEL-LINE': Colors.Blue, 'CENTRE-LINES': Colors.Blue, 'TEXT': Colors.White,
+  'WALL': Colors.White,
+  'MEMBERS': Colors.Yellow,
+  'FEATURES': Colors.Cyan,
+  'SCREENS': Colors.White,
+  'PLATES': Colors.Green,
+  'RAILS': Colors.Green,
+  'HOLES': Colors.Red,
+  'CUT-OUTS': Colors.Magenta,
+  'OPENINGS': Colors.Magenta,
+  'BORES': Colors.Red,
+  'LEVEL-LINE': Colors.Blue,
+  'CENTRE-LINES': Colors.Blue,
+  'TEXT': Colors.White,
 } as const
 type Layer = keyof typeof LAYERS
 
@@ -22,14 +33,29 @@ export type DrawnPlan = Pick<WallPlan, 'members' | 'arrays' | 'marking' | 'wirin
  *
  * @param of what it is of, written below the wall: its revision, or that it is a draft
  */
-export function wallAsDxf(wall: Wall, { members, arrays, marking: { levelLine }, wiring }: DrawnPlan, of = 'DRAFT'): string {
+export function wallAsDxf(
+  wall: Wall,
+  { members, arrays, marking: { levelLine }, wiring }: DrawnPlan,
+  of = 'DRAFT',
+): string {
   const dxf = new DxfWriter()
   dxf.setUnits(Units.Millimeters)
   for (const [name, colour] of Object.entries(LAYERS)) dxf.addLayer(name, colour, 'Continuous')
   const on = (layerName: Layer) => ({ layerName })
-  const box = (layer: Layer, { x, y, width, height }: Rect) => dxf.addLWPolyline([[x, y], [x + width, y], [x + width, y + height], [x, y + height]].map(([px, py]) => ({ point: point2d(px!, py!) })), { ...on(layer), flags: LWPolylineFlags.Closed })
-  const line = (layer: Layer, x1: number, y1: number, x2: number, y2: number) => dxf.addLine(point3d(x1, y1), point3d(x2, y2), on(layer))
-  const circle = (layer: Layer, x: number, y: number, diameter: number) => dxf.addCircle(point3d(x, y), diameter / 2, on(layer))
+  const box = (layer: Layer, { x, y, width, height }: Rect) =>
+    dxf.addLWPolyline(
+      [
+        [x, y],
+        [x + width, y],
+        [x + width, y + height],
+        [x, y + height],
+      ].map(([px, py]) => ({ point: point2d(px!, py!) })),
+      { ...on(layer), flags: LWPolylineFlags.Closed },
+    )
+  const line = (layer: Layer, x1: number, y1: number, x2: number, y2: number) =>
+    dxf.addLine(point3d(x1, y1), point3d(x2, y2), on(layer))
+  const circle = (layer: Layer, x: number, y: number, diameter: number) =>
+    dxf.addCircle(point3d(x, y), diameter / 2, on(layer))
   const text = (words: string, x: number, y: number) => dxf.addText(point3d(x, y), LETTERS, words, on('TEXT'))
 
   text(of, 0, -3 * LETTERS)

@@ -15,8 +15,10 @@ type File = Uint8Array | string
 /** A table as spreadsheets read it: by its mark they know that it is UTF-8. */
 const csv = (table: string) => `\uFEFF${table}`
 const json = (value: unknown) => `${JSON.stringify(value, null, 2)}\n`
-const drawn = async (sheet: Sheet, format: 'pdf' | 'svg', title: string): Promise<File> => format === 'svg' ? sheetAsSvg(sheet) : new Uint8Array(await sheetAsPdf(sheet, title))
-const titleOf = ({ site, wall, issue }: SheetSource, what: string) => `${site.name}, ${wall.name}: ${what}${issue ? `, revision ${issue.revision}` : ', draft'}`
+const drawn = async (sheet: Sheet, format: 'pdf' | 'svg', title: string): Promise<File> =>
+  format === 'svg' ? sheetAsSvg(sheet) : new Uint8Array(await sheetAsPdf(sheet, title))
+const titleOf = ({ site, wall, issue }: SheetSource, what: string) =>
+  `${site.name}, ${wall.name}: ${what}${issue ? `, revision ${issue.revision}` : ', draft'}`
 
 type DrawOptions = Omit<SheetOptions, 'issue'>
 
@@ -25,7 +27,8 @@ const SHEET_WRITERS: Record<FormatOf<'sheet'>, (source: SheetSource, options: Dr
   pdf: (source, options) => drawnSheet(source, 'pdf', options),
   svg: (source, options) => drawnSheet(source, 'svg', options),
   dxf: ({ wall, plan, issue }) => wallAsDxf(wall, plan, issue ? `REVISION ${issue.revision}` : 'DRAFT'),
-  csv: ({ plan }, options) => csv(marksAsCsv(plan.marking.marks, { ...options, ...plan.piece && { piece: plan.piece } })),
+  csv: ({ plan }, options) =>
+    csv(marksAsCsv(plan.marking.marks, { ...options, ...(plan.piece && { piece: plan.piece }) })),
   json({ plan, issue }) {
     const issued = issue && { issued: { at: issue.at, by: issue.by } }
     return json({ revision: issue?.revision ?? null, ...issued, ...plan.marking })
@@ -47,18 +50,33 @@ export const sheetFile = async (source: SheetSource, format: FormatOf<'sheet'>, 
  * @param of id of one screen or box; all of the wall where absent
  * @returns undefined where there is nothing of this id that a template could be of
  */
-export async function templatesFile(source: SheetSource, format: FormatOf<'templates'>, of: string | undefined, options: DrawOptions): Promise<File | undefined> {
+export async function templatesFile(
+  source: SheetSource,
+  format: FormatOf<'templates'>,
+  of: string | undefined,
+  options: DrawOptions,
+): Promise<File | undefined> {
   const { site, wall, plan, catalogue, issue } = source
   const subjects = templateSubjects(wall, plan, catalogue).filter(({ ids }) => of === undefined || ids.includes(of))
   if (subjects.length === 0) return undefined
-  return drawn(drawTemplates({ site: site.name, wall: wall.name }, subjects, plan.marking, { ...options, ...issue && { issue } }), format, titleOf(source, 'templates 1:1'))
+  return drawn(
+    drawTemplates({ site: site.name, wall: wall.name }, subjects, plan.marking, {
+      ...options,
+      ...(issue && { issue }),
+    }),
+    format,
+    titleOf(source, 'templates 1:1'),
+  )
 }
 
 /** Two revisions, and what differs between them. */
 interface Compared { before: SheetSource, after: SheetSource, difference: ReturnType<typeof differenceOf> }
 
 /** Who writes what differs as what. */
-const DIFFERENCE_WRITERS: Record<FormatOf<'difference'>, (of: Compared, options: SheetOptions) => File | Promise<File>> = {
+const DIFFERENCE_WRITERS: Record<
+  FormatOf<'difference'>,
+  (of: Compared, options: SheetOptions) => File | Promise<File>
+> = {
   pdf: (of, options) => drawnDifference(of, 'pdf', options),
   svg: (of, options) => drawnDifference(of, 'svg', options),
   csv({ before, after, difference }, { units, precision }) {
@@ -84,15 +102,23 @@ export async function differenceFile(
 
 type Kit = ReturnType<typeof kitOf>
 /** Who writes parts and tools as what. */
-const KIT_WRITERS: Record<FormatOf<'kit'>, (source: SheetSource, kit: Kit, options: SheetOptions) => File | Promise<File>> = {
+const KIT_WRITERS: Record<
+  FormatOf<'kit'>,
+  (source: SheetSource, kit: Kit, options: SheetOptions) => File | Promise<File>
+> = {
   pdf(source, kit, { paper, units }) {
     const sheet = drawKit({ site: source.site.name, wall: source.wall.name }, kit, PAPERS[paper], units)
     return drawn(stamped(sheet, source.issue), 'pdf', titleOf(source, 'parts and tools'))
   },
   csv(_source, kit, { units }) {
     const said = (text: Kit[number]['name']) => textToString(text, units)
-    const rows = kit.map(({ group, name, count, spare, why }) =>
-      ({ kind: group, what: said(name), count, spare, for: said(why) }))
+    const rows = kit.map(({ group, name, count, spare, why }) => ({
+      kind: group,
+      what: said(name),
+      count,
+      spare,
+      for: said(why),
+    }))
     return csv(Papa.unparse(rows, CSV_OUT))
   },
 }

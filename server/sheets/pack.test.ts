@@ -28,10 +28,14 @@ describe('a handover pack', () => {
     const { files, made } = await packOf(chainedDemo(), 'lounge', OPTIONS)
     const file = (name: string) => text(files.find(each => each.name === name)!.content)
     expect(made.toISOString()).toBe('2026-11-03T15:05:00.000Z')
-    const holes = Papa.parse<Record<string, string>>(file('schedule/holes.csv').replace(/^\uFEFF/, ''), { header: true }).data
+    const holes = Papa.parse<Record<string, string>>(file('schedule/holes.csv').replace(/^\uFEFF/, ''), {
+      header: true,
+    }).data
     expect(holes).toHaveLength(16)
     expect(holes[0]).toMatchObject({ id: 'lounge-r1c1-top-1', result: 'hit', off: '0', by: 'Odd Varga' })
-    const screens = Papa.parse<Record<string, string>>(file('schedule/screens.csv').replace(/^\uFEFF/, ''), { header: true }).data
+    const screens = Papa.parse<Record<string, string>>(file('schedule/screens.csv').replace(/^\uFEFF/, ''), {
+      header: true,
+    }).data
     expect(screens.map(({ serial }) => serial)).toContain('KL46-2610-2215')
     const drawing = new DxfParser().parseSync(file('drawings/as-built.dxf'))!
     expect(drawing.entities.length).toBeGreaterThan(20)
@@ -44,11 +48,16 @@ describe('a handover pack', () => {
       expect(createHash('sha256').update(canonicalize(told)!).digest('hex')).toBe(hash)
       ;[prev, seq] = [hash!, seq + 1]
     }
-    for (const part of ['RFC 8785', 'SHA-256', 'log.json', 'not a certificate']) expect(file('README.txt')).toContain(part)
+    for (const part of ['RFC 8785', 'SHA-256', 'log.json', 'not a certificate'])
+      expect(file('README.txt')).toContain(part)
   })
 
   it('is the same to the byte when it is made again', async () => {
-    const digest = async () => (await packOf(chainedDemo(), 'lounge', OPTIONS)).files.map(({ name, content }) => [name, createHash('sha256').update(content).digest('hex')])
+    const digest = async () =>
+      (await packOf(chainedDemo(), 'lounge', OPTIONS)).files.map(({ name, content }) => [
+        name,
+        createHash('sha256').update(content).digest('hex'),
+      ])
     const first = await digest()
     await new Promise(done => setTimeout(done, 1_100))
     expect(await digest()).toEqual(first)

@@ -13,18 +13,28 @@ import { scheduleAsCsv } from './scheduleCsv'
 /** The files of a handover pack but its photographs, when it is of, and which photographs belong to it. */
 export interface Pack { files: { name: string, content: Uint8Array }[], made: Date, photos: string[] }
 
-const csv = (rows: object[], columns: string[]) => `\uFEFF${Papa.unparse({ fields: columns, data: rows.map(row => columns.map(column => (row as Record<string, unknown>)[column] ?? '')) }, CSV_OUT)}`
+const csv = (rows: object[], columns: string[]) =>
+  `\uFEFF${Papa.unparse({ fields: columns, data: rows.map(row => columns.map(column => (row as Record<string, unknown>)[column] ?? '')) }, CSV_OUT)}`
 
 /** A pack is of the moment of the wall's last entry: made again of the same, it is the same to the byte. */
 function momentOf(job: Job, wall: string): Date {
-  const times = job.log.filter(entry => entry.wall === wall).map(({ receivedAt, at }) => Date.parse(receivedAt ?? at)).filter(time => !Number.isNaN(time))
+  const times = job.log
+    .filter(entry => entry.wall === wall)
+    .map(({ receivedAt, at }) => Date.parse(receivedAt ?? at))
+    .filter(time => !Number.isNaN(time))
   return new Date(Math.max(Date.parse('2020-01-01T00:00:00Z'), ...times))
 }
 
 /** The handover of a wall as PDF. */
 export async function handoverPdf(job: Job, wallId: string, options: HandoverOptions): Promise<Uint8Array> {
   const wall = job.walls.find(({ id }) => id === wallId)!
-  return new Uint8Array(await sheetAsPdf(drawHandover(handedOverOf(job, wall), options), `${job.site.name}, ${wall.name}: handover`, momentOf(job, wallId)))
+  return new Uint8Array(
+    await sheetAsPdf(
+      drawHandover(handedOverOf(job, wall), options),
+      `${job.site.name}, ${wall.name}: handover`,
+      momentOf(job, wallId),
+    ),
+  )
 }
 
 /**

@@ -33,7 +33,10 @@ function lines(page: string): number[] {
 }
 const like = (lengths: number[], mm: number) => lengths.filter(length => Math.abs(length - mm) < 0.01)
 
-it.each<[PaperName, 'metric' | 'imperial', number]>([['a3', 'metric', 100], ['letter', 'imperial', 101.6]])('is true to scale on %s: the bar is as long as it says', async (paper, units, bar) => {
+it.each<[PaperName, 'metric' | 'imperial', number]>([
+  ['a3', 'metric', 100],
+  ['letter', 'imperial', 101.6],
+])('is true to scale on %s: the bar is as long as it says', async (paper, units, bar) => {
   const job = exampleJob()
   const wall = job.walls[0]!
   const sheet = drawSheet(job, wall, planWall(wall, job), { paper, units, precision: {} })
@@ -50,7 +53,10 @@ describe('the scripts of a name', () => {
     const faces = (text: string) => runsOf(text, false).map(({ text, file }) => [text, basename(file)])
     expect(faces('Holm Pêche 6\' ½"')).toEqual([['Holm Pêche 6\' ½"', 'BarlowSemiCondensed_400Regular.ttf']])
     expect(faces('Łódź, Đà Nẵng')).toHaveLength(1)
-    expect(faces('Причал 2')).toEqual([['Причал', 'DejaVuSansCondensed.ttf'], [' 2', 'BarlowSemiCondensed_400Regular.ttf']])
+    expect(faces('Причал 2')).toEqual([
+      ['Причал', 'DejaVuSansCondensed.ttf'],
+      [' 2', 'BarlowSemiCondensed_400Regular.ttf'],
+    ])
     expect(basename(runsOf('Ж', true)[0]!.file)).toBe('DejaVuSansCondensed-Bold.ttf')
   })
 
@@ -63,7 +69,14 @@ describe('the scripts of a name', () => {
     const told = async (name: string) => {
       const job = exampleJob()
       job.site.name = name
-      const pdf = await sheetAsPdf(drawSheet(job, job.walls[0]!, planWall(job.walls[0]!, job), { paper: 'letter', units: 'metric', precision: {} }), 'Mark-out')
+      const pdf = await sheetAsPdf(
+        drawSheet(job, job.walls[0]!, planWall(job.walls[0]!, job), {
+          paper: 'letter',
+          units: 'metric',
+          precision: {},
+        }),
+        'Mark-out',
+      )
       return { pdf: pdf.toString('latin1'), texts: contents(pdf).map(page => page.split(' Tf').length) }
     }
     const [plain, cyrillic, kanji] = [await told('Holm'), await told('Причал'), await told('港')]

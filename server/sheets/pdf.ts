@@ -21,7 +21,9 @@ function noteOf(pages: Shape[]): string {
   const letters = undrawable(textsOf(pages))
   if (letters.length === 0) return ''
   const told = letters.slice(0, 12).map(named).join(', ')
-  return `This PDF has no typeface for ${letters.length === 1 ? 'one letter' : `${letters.length} letters`} in the names, which ${letters.length === 1 ? 'appears' : 'appear'} as □: ${told}${letters.length > 12 ? ', …' : ''}. The SVG of this sheet has them.`
+  return `This PDF has no typeface for ${letters.length === 1 ? 'one letter' : `${letters.length} letters`} in the `
+    + `names, which ${letters.length === 1 ? 'appears' : 'appear'} as □: ${told}${letters.length > 12 ? ', …' : ''}. `
+    + `The SVG of this sheet has them.`
 }
 
 /**
@@ -31,7 +33,12 @@ function noteOf(pages: Shape[]): string {
  */
 export function sheetAsPdf({ pages, paper }: Sheet, title: string, made = new Date()): Promise<Buffer> {
   const size: [number, number] = [paper.width * POINTS_PER_MM, paper.height * POINTS_PER_MM]
-  const document = new PDFDocument({ autoFirstPage: false, margin: 0, size, info: { Title: title, Creator: 'Wide Trellis', CreationDate: made } })
+  const document = new PDFDocument({
+    autoFirstPage: false,
+    margin: 0,
+    size,
+    info: { Title: title, Creator: 'Wide Trellis', CreationDate: made },
+  })
   const chunks: Buffer[] = []
   const done = new Promise<Buffer>((finish, fail) => {
     document.on('data', (chunk: Buffer) => chunks.push(chunk))
@@ -39,7 +46,11 @@ export function sheetAsPdf({ pages, paper }: Sheet, title: string, made = new Da
     document.on('error', fail)
   })
   const note = noteOf(pages)
-  const noteLine: Shape = { name: 'text', attributes: { 'x': paper.margin, 'y': paper.height - paper.margin - 6.8, 'font-size': 2.6, 'font-weight': 600 }, content: [note] }
+  const noteLine: Shape = {
+    name: 'text',
+    attributes: { 'x': paper.margin, 'y': paper.height - paper.margin - 6.8, 'font-size': 2.6, 'font-weight': 600 },
+    content: [note],
+  }
   for (const page of pages) {
     document.addPage({ size, margin: 0 })
     document.scale(POINTS_PER_MM)

@@ -14,7 +14,10 @@ const folder = () => inProgram(process.env.WT_FONTS, 'node_modules')
  * The sheet's own typeface, then one for scripts that it has not; each in the two weights that a sheet is written in.
  */
 const FACES: Record<400 | 600, string>[] = [
-  { 400: '@expo-google-fonts/barlow-semi-condensed/400Regular/BarlowSemiCondensed_400Regular.ttf', 600: '@expo-google-fonts/barlow-semi-condensed/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf' },
+  {
+    400: '@expo-google-fonts/barlow-semi-condensed/400Regular/BarlowSemiCondensed_400Regular.ttf',
+    600: '@expo-google-fonts/barlow-semi-condensed/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf',
+  },
   { 400: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf', 600: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf' },
 ]
 
@@ -26,7 +29,8 @@ const facesOf = memoize((weight: 400 | 600): Face[] => FACES.map((face) => {
 
 // Scripts that are written from right to left, or whose letters change with their neighbours: a PDF of stretches would
 // garble them.
-const NOT_BY_LETTER = /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}\p{Script=Devanagari}\p{Script=Bengali}\p{Script=Tamil}\p{Script=Telugu}\p{Script=Thai}\p{Script=Khmer}\p{Script=Myanmar}]/u
+const NOT_BY_LETTER
+  = /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}\p{Script=Devanagari}\p{Script=Bengali}\p{Script=Tamil}\p{Script=Telugu}\p{Script=Thai}\p{Script=Khmer}\p{Script=Myanmar}]/u
 /** Whether one typeface has all of a text; most texts are of the sheet's own. */
 function isAllIn(text: string, { has }: Face): boolean {
   for (let n = 0; n < text.length; n++) if (!has.has(text.charCodeAt(n))) return false
@@ -39,7 +43,8 @@ const BOX = '□'
 export function runsOf(text: string, bold: boolean): Run[] {
   const faces = facesOf(bold ? 600 : 400)
   if (isAllIn(text, faces[0]!)) return [{ text, file: faces[0]!.file }]
-  const fileOf = (letter: string) => NOT_BY_LETTER.test(letter) ? undefined : faces.find(({ has }) => has.has(letter.codePointAt(0)!))?.file
+  const fileOf = (letter: string) =>
+    NOT_BY_LETTER.test(letter) ? undefined : faces.find(({ has }) => has.has(letter.codePointAt(0)!))?.file
   const runs: Run[] = []
   for (const letter of text) {
     const file = fileOf(letter)
@@ -58,5 +63,7 @@ export function undrawable(texts: Iterable<string>): string[] {
   for (const text of texts) {
     if (!isAllIn(text, faces[0]!)) for (const letter of text) letters.add(letter)
   }
-  return [...letters].filter(letter => NOT_BY_LETTER.test(letter) || !faces.some(({ has }) => has.has(letter.codePointAt(0)!)))
+  return [...letters].filter(
+    letter => NOT_BY_LETTER.test(letter) || !faces.some(({ has }) => has.has(letter.codePointAt(0)!)),
+  )
 }

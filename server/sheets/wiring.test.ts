@@ -18,20 +18,34 @@ function planned(site: Parameters<typeof demoJob>[0], id: string) {
 }
 
 describe('the electrician’s sheet', () => {
-  it.each([['holm-point', 'ticket-hall', 'a4', 'metric'], ['ravel-sands', 'arrivals', 'letter', 'imperial'], ['ravel-sands', 'pier', 'a4', 'metric']] as const)('of %s, %s has on %s every circuit, box and height, and room for name and licence', async (site, id, paper, units) => {
-    const { wall, wiring, electrician } = planned(site, id)
-    const pages = await pdfText(await sheetAsPdf(drawElectrician({ ...electrician, units }, PAPERS[paper]), 'Electrician'))
-    const all = pages.flat()
-    for (const { name, watts } of wiring.circuits) expect([all.some(text => text.endsWith(name)), all.includes(`${Math.round(watts)} W`)]).toEqual([true, true])
-    const powered = wiring.boxes.filter(({ kind }) => kind !== 'pass-through')
-    for (const box of powered) expect(all).toContain(box.id)
-    const heights = all.filter(text => text === (units === 'metric' ? String(Math.round(powered[0]!.y)) : '7\' 5 13/16"'))
-    expect(heights.length).toBeGreaterThan(0)
-    for (const text of ['Name', 'Licence', 'Signature']) expect(all).toContain(text)
-    expect(all.join(' ')).toContain(`Isolate, lock off and prove dead before opening anything: ${wiring.circuits[0]!.name}`)
-    expect(all.join(' ').includes('drip loop')).toBe(wall.id === 'pier')
-    pages.forEach((page, n) => expect(page).toContain(`page ${n + 1} of ${pages.length}`))
-  })
+  it.each([
+    ['holm-point', 'ticket-hall', 'a4', 'metric'],
+    ['ravel-sands', 'arrivals', 'letter', 'imperial'],
+    ['ravel-sands', 'pier', 'a4', 'metric'],
+  ] as const)(
+    'of %s, %s has on %s every circuit, box and height, and room for name and licence',
+    async (site, id, paper, units) => {
+      const { wall, wiring, electrician } = planned(site, id)
+      const pages = await pdfText(
+        await sheetAsPdf(drawElectrician({ ...electrician, units }, PAPERS[paper]), 'Electrician'),
+      )
+      const all = pages.flat()
+      for (const { name, watts } of wiring.circuits)
+        expect([all.some(text => text.endsWith(name)), all.includes(`${Math.round(watts)} W`)]).toEqual([true, true])
+      const powered = wiring.boxes.filter(({ kind }) => kind !== 'pass-through')
+      for (const box of powered) expect(all).toContain(box.id)
+      const heights = all.filter(
+        text => text === (units === 'metric' ? String(Math.round(powered[0]!.y)) : '7\' 5 13/16"'),
+      )
+      expect(heights.length).toBeGreaterThan(0)
+      for (const text of ['Name', 'Licence', 'Signature']) expect(all).toContain(text)
+      expect(all.join(' ')).toContain(
+        `Isolate, lock off and prove dead before opening anything: ${wiring.circuits[0]!.name}`,
+      )
+      expect(all.join(' ').includes('drip loop')).toBe(wall.id === 'pier')
+      pages.forEach((page, n) => expect(page).toContain(`page ${n + 1} of ${pages.length}`))
+    },
+  )
 })
 
 describe('labels', () => {
@@ -51,11 +65,22 @@ describe('labels', () => {
 describe('the schedule', () => {
   it('has every cable with its ends and lengths, and the exact ones beside them', () => {
     const { wiring } = planned('holm-point', 'ticket-hall')
-    const { data } = Papa.parse<Record<string, string>>(scheduleAsCsv(scheduleOf(wiring), 'imperial', {}), { header: true })
+    const { data } = Papa.parse<Record<string, string>>(scheduleAsCsv(scheduleOf(wiring), 'imperial', {}), {
+      header: true,
+    })
     expect(data.map(({ id }) => id).sort()).toEqual(wiring.cables.map(({ id }) => id).sort())
     const [row] = data.filter(({ id }) => id === 'picture-departures-r1c1')
     const cable = wiring.cables.find(({ id }) => id === 'picture-departures-r1c1')!
-    expect(row).toMatchObject({ 'kind': 'picture', 'from': 'Rack, ticket office', 'port': '1', 'to': 'R1 C1', 'route': 'from above', 'required mm exact': String(Number(cable.needed.value.toFixed(4))), 'stock length mm exact': '10000', 'off the reel': 'no' })
+    expect(row).toMatchObject({
+      'kind': 'picture',
+      'from': 'Rack, ticket office',
+      'port': '1',
+      'to': 'R1 C1',
+      'route': 'from above',
+      'required mm exact': String(Number(cable.needed.value.toFixed(4))),
+      'stock length mm exact': '10000',
+      'off the reel': 'no',
+    })
     expect(row!.required).toMatch(/^31' /)
   })
 })

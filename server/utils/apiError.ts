@@ -16,11 +16,26 @@ export interface ApiErrorBody {
 }
 
 /** An error that the API answers with `status` and the one shape of errors. */
-export function apiError(status: number, code: string, message: string, more: { faults?: Fault[], current?: unknown } = {}): H3Error {
-  return createError({ statusCode: status, message, data: { error: { code, message, ...more } } satisfies ApiErrorBody })
+export function apiError(
+  status: number,
+  code: string,
+  message: string,
+  more: { faults?: Fault[], current?: unknown } = {},
+): H3Error {
+  return createError({
+    statusCode: status,
+    message,
+    data: { error: { code, message, ...more } } satisfies ApiErrorBody,
+  })
 }
 
-export const notFound = (what: string) => apiError(404, 'not-found', `Not found: ${what}. It may have been deleted, or the link may be out of date.`)
+export const notFound = (what: string) =>
+  apiError(404, 'not-found', `Not found: ${what}. It may have been deleted, or the link may be out of date.`)
 
 export const validationError = (faults: Fault[]) =>
-  apiError(422, 'invalid', faults.length === 1 ? `1 error: ${faults[0]!.path} ${faults[0]!.message}` : `${countOfFaults(faults)}.`, { faults })
+  apiError(
+    422,
+    'invalid',
+    faults.length === 1 ? `1 error: ${faults[0]!.path} ${faults[0]!.message}` : `${countOfFaults(faults)}.`,
+    { faults },
+  )

@@ -32,7 +32,8 @@ export const bodyText = async (event: H3Event, most: number = mostOf(event)): Pr
 /** A body that another reads, and that is small. @throws 413 where it is not, or does not say */
 export function checkSmall({ node: { req } }: H3Event, most = 64 * 1024): void {
   const length = Number(req.headers['content-length'] ?? Infinity)
-  if (!(length <= most)) throw apiError(413, 'too-large', `The data sent here must state its length, and have at most ${most / 1024} kB.`)
+  if (!(length <= most))
+    throw apiError(413, 'too-large', `The data sent here must state its length, and have at most ${most / 1024} kB.`)
 }
 
 /**

@@ -10,9 +10,11 @@ import { validationError } from './apiError'
  */
 export function newSite(db: Database, { name, units, zone }: Record<string, unknown>): Site {
   const faults = [
-    ...typeof name === 'string' && name.trim() ? [] : [{ path: '$.name', message: 'must not be empty' }],
-    ...typeof name === 'string' && name.trim().length > 200 ? [{ path: '$.name', message: 'must be at most 200 characters' }] : [],
-    ...units === 'metric' || units === 'imperial' ? [] : [{ path: '$.units', message: 'must be metric or imperial' }],
+    ...(typeof name === 'string' && name.trim() ? [] : [{ path: '$.name', message: 'must not be empty' }]),
+    ...(typeof name === 'string' && name.trim().length > 200
+      ? [{ path: '$.name', message: 'must be at most 200 characters' }]
+      : []),
+    ...(units === 'metric' || units === 'imperial' ? [] : [{ path: '$.units', message: 'must be metric or imperial' }]),
   ]
   if (faults.length > 0) throw validationError(faults)
   const written = (name as string).trim()

@@ -21,5 +21,8 @@ const LONGEST = 365 * 24 * 3600
 export async function signIn(event: H3Event, person: Person, way: Way): Promise<void> {
   const session = beginSession(accounts(), person, way, getHeader(event, 'user-agent') ?? 'Unknown device', now())
   await rememberDevice(event, person.id)
-  await replaceUserSession(event, { secure: { session } }, { maxAge: LONGEST, cookie: { secure: isTls(event) } } as never)
+  await replaceUserSession(event, { secure: { session } }, {
+    maxAge: LONGEST,
+    cookie: { secure: isTls(event) },
+  } as never)
 }

@@ -6,7 +6,10 @@ import { apiError } from './apiError'
 export function choice<T extends string>(name: string, given: unknown, choices: T[], otherwise: T): T {
   if (given === undefined) return otherwise
   const found = choices.find(option => option === given)
-  if (!found) throw apiError(400, 'unknown-choice', `“${name}” must be one of ${choices.join(', ')}.`, { faults: [{ path: `?${name}`, message: `must be one of ${choices.join(', ')}` }] })
+  if (!found)
+    throw apiError(400, 'unknown-choice', `“${name}” must be one of ${choices.join(', ')}.`, {
+      faults: [{ path: `?${name}`, message: `must be one of ${choices.join(', ')}` }],
+    })
   return found
 }
 
@@ -14,7 +17,10 @@ export function choice<T extends string>(name: string, given: unknown, choices: 
 function figure(name: string, given: unknown, most: number): number | undefined {
   if (given === undefined) return undefined
   const value = Number(given)
-  if (!Number.isInteger(value) || value < 1 || value > most) throw apiError(400, 'unknown-choice', `“${name}” must be a whole number from 1 to ${most}.`, { faults: [{ path: `?${name}`, message: `must be a whole number from 1 to ${most}` }] })
+  if (!Number.isInteger(value) || value < 1 || value > most)
+    throw apiError(400, 'unknown-choice', `“${name}” must be a whole number from 1 to ${most}.`, {
+      faults: [{ path: `?${name}`, message: `must be a whole number from 1 to ${most}` }],
+    })
   return value
 }
 
@@ -31,9 +37,14 @@ export function sheetOptions(query: Record<string, unknown>, siteUnits: UnitSyst
 }
 
 /** Which revision is asked for: its letters, “draft”, or none. */
-export const revisionOf = (given: unknown): string | undefined => typeof given === 'string' && given !== '' ? given : undefined
+export const revisionOf = (given: unknown): string | undefined =>
+  typeof given === 'string' && given !== '' ? given : undefined
 
 /** Reads which kind of file is asked for, and how it is drawn. @throws 400 naming what can be asked for */
-export function sheetRequest<Format extends string>(query: Record<string, unknown>, siteUnits: UnitSystem, formats: readonly Format[]): { format: Format, options: SheetOptions } {
+export function sheetRequest<Format extends string>(
+  query: Record<string, unknown>,
+  siteUnits: UnitSystem,
+  formats: readonly Format[],
+): { format: Format, options: SheetOptions } {
   return { format: choice('format', query.format, [...formats], formats[0]!), options: sheetOptions(query, siteUnits) }
 }

@@ -5,12 +5,52 @@ import { fork, type ChildProcess } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import PROCESS from '#process'
 import type { LogEntry } from '../../core/job'
-import type { AnswerOf } from './tasks'
+import type { FileRead } from './parseJobFile'
 
 /** So long a file is read at most, ms, and with so much memory, MB. */
 const [TIME, MEMORY] = [60_000, 1_024]
 
+/** So long a process waits for the next file, ms. */
+const SPARE = 300_000
+
 const running = new Set<ChildProcess>()
+/** The next one, started ahead: a process takes longer to start than to refuse a file. */
+let spare: ChildProcess | undefined
+
+const started = () => fork(fileURLToPath(PROCESS), [], {
+  execArgv: [`--max-old-space-size=${MEMORY}`], serialization: 'advanced', stdio: ['pipe', 'ignore', 'ignore', 'ipc'],
+})
+
+/** Starts the next process while one works; nothing waits for it, and it ends by itself where none comes. */
+function startSpare(): void {
+  if (spare) return
+  const child = started()
+  const forget = () => {
+    if (spare === child) spare = undefined
+  }
+  const tired = setTimeout(() => {
+    forget()
+    child.kill('SIGKILL')
+  }, SPARE).unref()
+  child.once('close', () => {
+    clearTimeout(tired)
+    forget()
+  }).once('error', forget)
+  child.unref()
+  child.channel?.unref()
+  spare = child
+}
+
+/** A process that reads one file: the one that waits, or a new one. */
+function takeProcess(): ChildProcess {
+  const child = spare?.connected ? spare : started()
+  spare = undefined
+  child.ref()
+  child.channel?.ref()
+  running.add(child)
+  startSpare()
+  return child
+}
 
 /** Why a process gave no answer. */
 export class GivenUp extends Error {
@@ -26,18 +66,15 @@ export class GivenUp extends Error {
  *
  * @throws GivenUp
  */
-export function readApart(file: Uint8Array): Promise<AnswerOf<'job'>> {
-  const child = fork(fileURLToPath(PROCESS), [], {
-    execArgv: [`--max-old-space-size=${MEMORY}`], serialization: 'advanced', stdio: ['pipe', 'ignore', 'ignore', 'ipc'],
-  })
-  running.add(child)
-  return new Promise<AnswerOf<'job'>>((answered, failed) => {
+export function readApart(file: Uint8Array): Promise<FileRead> {
+  const child = takeProcess()
+  return new Promise<FileRead>((answered, failed) => {
     const giveUp = setTimeout(() => {
       failed(new GivenUp(true))
       child.kill('SIGKILL')
     }, TIME)
     const log: LogEntry[] = []
-    child.on('message', (said: AnswerOf<'job'> | { log: LogEntry[] }) => {
+    child.on('message', (said: FileRead | { log: LogEntry[] }) => {
       if ('log' in said) log.push(...said.log)
       else answered('job' in said ? { job: { ...said.job, log } } : said)
     })
@@ -56,4 +93,5 @@ export function readApart(file: Uint8Array): Promise<AnswerOf<'job'>> {
 /** Ends whatever is being read. */
 export function endReading(): void {
   for (const child of running) child.kill('SIGKILL')
+  spare?.kill('SIGKILL')
 }

@@ -12,6 +12,7 @@ import WORKER from '#worker'
 import type { H3Event } from 'h3'
 import { apiError } from '../utils/apiError'
 import type { AnswerOf, InputOf, TaskName } from './tasks'
+import type { FileRead } from './parseJobFile'
 import { endReading, GivenUp, readApart } from './apart'
 import { TooMuch, Turns } from './turns'
 
@@ -108,7 +109,7 @@ export const work = <Name extends TaskName>(
 }
 
 /** Has a job file read in a process of its own, in its turn. @throws 503 where it took too long, 413 too much memory */
-export const readJob = (file: Uint8Array, event?: H3Event): Promise<AnswerOf<'job'>> => inTurn(event, async () => {
+export const readJob = (file: Uint8Array, event?: H3Event): Promise<FileRead> => inTurn(event, async () => {
   try {
     return await readApart(file)
   }

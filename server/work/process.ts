@@ -1,5 +1,5 @@
 import { buffer } from 'node:stream/consumers'
-import { TASKS } from './tasks'
+import { parseJobFile } from './parseJobFile'
 
 /** So many entries of a log are sent at once. */
 const PAGE = 1_000
@@ -9,7 +9,7 @@ const end = () => process.disconnect()
 process.once('disconnect', () => process.exit())
 
 void buffer(process.stdin).then((file) => {
-  const answer = TASKS.job({ file })
+  const answer = parseJobFile(file)
   if (!('job' in answer)) return process.send!(answer, end)
   // A long log by pages: the server takes in each while it answers others in between.
   const { log, ...job } = answer.job

@@ -2,18 +2,16 @@ import type { FormatOf } from '../../core/formats'
 import { arrange, pixelMap, testPicture } from '../../core/arrange'
 import {
   arraysOf,
-  InvalidJob,
   LIMITS,
   soundJsonFault,
   tokenFault,
-  validateJob,
   writeJob,
   type Fault,
   type Job,
   type LogEntry,
   type StoredRevision,
 } from '../../core/job'
-import { chainFault, chainState, type ChainState, type SignedHead } from '../../core/log'
+import { chainState, type ChainState, type SignedHead } from '../../core/log'
 import { frozenFaults, handedOverOf, sheetSource, type Frozen, type SheetSource } from '../../core/revision'
 import { clientViewOf, type HandoverOptions } from '../../core/close'
 import type { SheetOptions } from '../../core/mark/sheet'
@@ -206,22 +204,6 @@ export const TASKS = {
       return faults.length > 0 ? { faults: faults.slice(0, LIMITS.faults) } : { frozen: given as StoredRevision }
     }
     catch (error) {
-      if (error instanceof SyntaxError) return { notJson: error.message }
-      throw error
-    }
-  },
-
-  /** A job file that came in: the job, or what is wrong with it. */
-  job({ file }: { file: Uint8Array }): { job: Job } | { faults: Fault[] } | { notJson: string } {
-    const heavy = tokenFault(file, LIMITS.jobValues, LIMITS.deepest)
-    if (heavy) return { faults: [{ path: '$', message: heavy }] }
-    try {
-      const job = validateJob(JSON.parse(new TextDecoder().decode(file)))
-      const fault = chainFault(job)
-      return fault ? { faults: [fault] } : { job }
-    }
-    catch (error) {
-      if (error instanceof InvalidJob) return { faults: error.faults }
       if (error instanceof SyntaxError) return { notJson: error.message }
       throw error
     }

@@ -1,6 +1,7 @@
 import { expect, testAlone as test } from '../e2e/house'
 
-const job = async (house: { api: (path: string) => Promise<{ body: string }> }) => JSON.parse((await house.api('/sites/holm-point/job')).body)
+const job = async (house: { api: (path: string) => Promise<{ body: string }> }) =>
+  JSON.parse((await house.api('/sites/holm-point/job')).body)
 const sent = (body: string) => ({ method: 'POST', body })
 
 test('a list of what is nothing is answered with a hundred faults, and the server goes on', async ({ house }) => {
@@ -26,7 +27,12 @@ test('what no form would send is refused in words, wherever it is sent', async (
     ['', 400, /not JSON/],
   ]
   for (const [text, expected, words] of bodies) {
-    for (const address of ['/sites/import', '/sites/holm-point/walls', '/sites/holm-point/walls/ticket-hall/log', '/catalogue/display/import']) {
+    for (const address of [
+      '/sites/import',
+      '/sites/holm-point/walls',
+      '/sites/holm-point/walls/ticket-hall/log',
+      '/catalogue/display/import',
+    ]) {
       const { status, body } = await house.api(address, sent(text))
       const { error } = JSON.parse(body)
       if (address === '/sites/import' || expected !== 422 || /deeper|control|half|kept/.test(words.source)) {
@@ -49,7 +55,22 @@ test('what no form would send is refused in words, wherever it is sent', async (
 
 test('a wall has one limit for its screens, in one array or in many, whoever asks', async ({ house }) => {
   const { job: { walls: [wall] }, version } = await house.wall()
-  const arrays = [1, 2, 3].map(n => ({ ...wall.arrays[0], id: `a${n}`, name: `A${n}`, rows: 30, columns: 30, plates: undefined, cells: undefined, holes: undefined }))
-  const { status, body } = await house.api('/sites/holm-point/walls/ticket-hall', { method: 'PUT', body: JSON.stringify({ wall: { ...wall, arrays }, version }) })
-  expect([status, JSON.parse(body).error.message]).toEqual([422, '1 error: $.arrays have 2700 screens in total; at most 2500 can be planned on one wall'])
+  const arrays = [1, 2, 3].map(n => ({
+    ...wall.arrays[0],
+    id: `a${n}`,
+    name: `A${n}`,
+    rows: 30,
+    columns: 30,
+    plates: undefined,
+    cells: undefined,
+    holes: undefined,
+  }))
+  const { status, body } = await house.api('/sites/holm-point/walls/ticket-hall', {
+    method: 'PUT',
+    body: JSON.stringify({ wall: { ...wall, arrays }, version }),
+  })
+  expect([status, JSON.parse(body).error.message]).toEqual([
+    422,
+    '1 error: $.arrays have 2700 screens in total; at most 2500 can be planned on one wall',
+  ])
 })

@@ -9,12 +9,35 @@ async function heavy(house: { api: (path: string, init?: RequestInit) => Promise
   const job = JSON.parse((await house.api('/sites/holm-point/job')).body)
   const [hall] = job.walls
   const { plates: _p, holes: _h, cells: _c, ...array } = hall.arrays[0]
-  const wall = { ...hall, id: 'heavy', width: 60_000, height: 40_000, evidence: [], structure: { kind: 'concrete', thickness: 300, strength: 28 }, covering: [], features: [], arrays: [{ ...array, rows: 24, columns: 24, follows: undefined, at: { x: { edge: 'left', value: 1_000 }, y: { edge: 'bottom', value: 1_000 } } }] }
-  const sent = await house.api('/sites/import', { method: 'POST', body: JSON.stringify({ ...job, site: { ...job.site, id: 'heavy' }, walls: [wall], log: [] }) })
+  const wall = {
+    ...hall,
+    id: 'heavy',
+    width: 60_000,
+    height: 40_000,
+    evidence: [],
+    structure: { kind: 'concrete', thickness: 300, strength: 28 },
+    covering: [],
+    features: [],
+    arrays: [
+      {
+        ...array,
+        rows: 24,
+        columns: 24,
+        follows: undefined,
+        at: { x: { edge: 'left', value: 1_000 }, y: { edge: 'bottom', value: 1_000 } },
+      },
+    ],
+  }
+  const sent = await house.api('/sites/import', {
+    method: 'POST',
+    body: JSON.stringify({ ...job, site: { ...job.site, id: 'heavy' }, walls: [wall], log: [] }),
+  })
   expect(sent.status).toBe(201)
 }
 
-test('while a heavy sheet is drawn others are answered, and beyond the queue it is said when to come again @long', async ({ house }) => {
+test('while a heavy sheet is drawn others are answered, and beyond the queue it is said when to come again @long', async ({
+  house,
+}) => {
   await heavy(house)
   const order: string[] = []
   // The server reads the part that draws sheets with the first one; plans must not come before it for that.
@@ -27,7 +50,7 @@ test('while a heavy sheet is drawn others are answered, and beyond the queue it 
     return [answer!.statusCode, (await buffer(answer!)).subarray(0, 5).toString()]
   })
   // It is on its way before others ask: a connection may be made later than those of others.
-  const [socket] = await once(asked, 'socket') as [Socket]
+  const [socket] = (await once(asked, 'socket')) as [Socket]
   if (socket.connecting) await once(socket, 'connect')
   // Asked after it, and answered before it.
   for (let n = 0; n < 5; n++) {

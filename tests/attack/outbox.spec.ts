@@ -1,6 +1,10 @@
 import { atHand, expect, fill, HALL, saved, testAlone as test } from '../e2e/house'
 
-test('two tabs without a connection lose nothing: what each recorded and changed is there when it is back @long', async ({ page, house, context }) => {
+test('two tabs without a connection lose nothing: what each recorded and changed is there when it is back @long', async ({
+  page,
+  house,
+  context,
+}) => {
   const other = await context.newPage()
   for (const tab of [page, other]) {
     await tab.goto(`${HALL}/hang`)
@@ -23,13 +27,22 @@ test('two tabs without a connection lose nothing: what each recorded and changed
   await saved(page)
   const { job } = await house.wall()
   expect(job.walls[0].arrays[0].gap.x).toBe(0.9)
-  expect(job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Isla Brandt' && kind === 'hole')).toHaveLength(3)
+  expect(
+    job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Isla Brandt' && kind === 'hole'),
+  ).toHaveLength(3)
 })
 
-test('a server in trouble is not called a lost connection, and what waits is sent when it is well', async ({ page, house }) => {
+test('a server in trouble is not called a lost connection, and what waits is sent when it is well', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/arrange`)
   await expect(page.getByLabel('Columns')).toHaveValue('3')
-  await page.route('**/api/sites/*/walls/*', route => route.request().method() === 'PUT' ? route.fulfill({ status: 500, json: { error: { code: 'fault', message: 'The disk is full.' } } }) : route.fallback())
+  await page.route('**/api/sites/*/walls/*', route =>
+    route.request().method() === 'PUT'
+      ? route.fulfill({ status: 500, json: { error: { code: 'fault', message: 'The disk is full.' } } })
+      : route.fallback(),
+  )
   await fill(page, 'Horizontal gap', '0.9')
   await expect(page.getByTestId('save-state')).toContainText('The disk is full.')
   await page.unroute('**/api/sites/*/walls/*')
@@ -37,9 +50,16 @@ test('a server in trouble is not called a lost connection, and what waits is sen
   expect((await house.wall()).job.walls[0].arrays[0].gap.x).toBe(0.9)
 })
 
-test('a refused entry is mended where it stands; changes that were refused can be given up; what cannot be read is looked at and dropped', async ({ page }) => {
-  await page.addInitScript(() => { if (!sessionStorage.getItem('planted')) localStorage.setItem('wide-trellis:draft:holm-point/ticket-hall', '{"version":1,"wall":') })
-  await page.addInitScript(() => { sessionStorage.setItem('planted', '1') })
+test('a refused entry is mended where it stands; changes that were refused can be given up; what cannot be read is looked at and dropped', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    if (!sessionStorage.getItem('planted'))
+      localStorage.setItem('wide-trellis:draft:holm-point/ticket-hall', '{"version":1,"wall":')
+  })
+  await page.addInitScript(() => {
+    sessionStorage.setItem('planted', '1')
+  })
   await page.goto(`${HALL}/hang`)
   await page.getByTestId('set-aside').click()
   await expect(page.getByTestId('broken-draft')).toContainText('holm-point/ticket-hall')
@@ -55,7 +75,9 @@ test('a refused entry is mended where it stands; changes that were refused can b
   // The hole that is recorded loses its name on the way.
   await page.route('**/log', async (route) => {
     const { entries } = route.request().postDataJSON() as { entries: object[] }
-    await route.continue({ postData: JSON.stringify({ entries: entries.map(entry => ({ ...entry, hole: 'nowhere-1' })) }) })
+    await route.continue({
+      postData: JSON.stringify({ entries: entries.map(entry => ({ ...entry, hole: 'nowhere-1' })) }),
+    })
   })
   await page.getByRole('button', { name: 'Hit' }).click()
   await page.getByTestId('set-aside').click()
@@ -73,8 +95,18 @@ test('a refused entry is mended where it stands; changes that were refused can b
   await saved(page)
 })
 
-test('a device that keeps nothing is told apart from a connection, and the wall can be read all the same', async ({ page }) => {
-  await page.addInitScript(() => { Object.defineProperty(window, 'indexedDB', { value: { open: () => { throw new DOMException('denied', 'SecurityError') } } }) })
+test('a device that keeps nothing is told apart from a connection, and the wall can be read all the same', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    Object.defineProperty(window, 'indexedDB', {
+      value: {
+        open: () => {
+          throw new DOMException('denied', 'SecurityError')
+        },
+      },
+    })
+  })
   await page.goto(`${HALL}/arrange`)
   await expect(page.getByLabel('Columns')).toHaveValue('3')
   await expect(page.getByTestId('device-full')).toHaveText('This browser blocks storage for this page')
@@ -82,7 +114,10 @@ test('a device that keeps nothing is told apart from a connection, and the wall 
   await expect(page.getByTestId('save-state')).toContainText('Not saved: this browser blocks storage')
 })
 
-test('what is recorded has the limits of the server: it is told beside the field before it is recorded', async ({ page, house }) => {
+test('what is recorded has the limits of the server: it is told beside the field before it is recorded', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/hang`)
   await page.getByLabel('Note').fill('a'.repeat(2_001))
   await page.getByRole('button', { name: 'Hit' }).click()

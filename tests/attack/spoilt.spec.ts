@@ -7,7 +7,10 @@ test('spoilt jobs are taken in or refused with their faults, and none ends the s
   const taken: number[] = []
   const count = cases(50)
   for (let seed = 0; seed < count; seed++) {
-    const { status, body } = await house.api('/sites/import?copy=1', { method: 'POST', body: JSON.stringify(spoilt(seed)) })
+    const { status, body } = await house.api('/sites/import?copy=1', {
+      method: 'POST',
+      body: JSON.stringify(spoilt(seed)),
+    })
     answers.set(status, (answers.get(status) ?? 0) + 1)
     const answer = JSON.parse(body)
     if (status === 422) expect(answer.error.message).toBeTruthy()
@@ -19,6 +22,7 @@ test('spoilt jobs are taken in or refused with their faults, and none ends the s
   const sites = JSON.parse((await house.api('/sites')).body) as { id: string, walls: { id: string }[] }[]
   for (const { id, walls } of sites.filter((_, n) => n % 10 === 0)) {
     expect((await house.api(`/sites/${id}/job`)).status).toBe(200)
-    for (const wall of walls) expect((await house.api(`/sites/${id}/walls/${encodeURIComponent(wall.id)}/plan`)).status).toBe(200)
+    for (const wall of walls)
+      expect((await house.api(`/sites/${id}/walls/${encodeURIComponent(wall.id)}/plan`)).status).toBe(200)
   }
 })

@@ -31,22 +31,38 @@ test('what cannot be served is told in one line, and left as it is', async () =>
   const cases: [string, (file: string) => void, RegExp][] = [
     ['text', file => writeFileSync(file, 'Dear diary, '.repeat(200)), /is not a database/],
     ['truncated', file => truncateSync(file, Math.floor(statSync(file).size / 2)), /is damaged|lacks/],
-    ['overwritten', (file) => {
-      const bytes = readFileSync(file)
-      bytes.fill(0xA5, 4096, 40_960)
-      writeFileSync(file, bytes)
-    }, /is damaged|could not be/],
+    [
+      'overwritten',
+      (file) => {
+        const bytes = readFileSync(file)
+        bytes.fill(0xa5, 4096, 40_960)
+        writeFileSync(file, bytes)
+      },
+      /is damaged|could not be/,
+    ],
     ['empty', file => truncateSync(file, 0), /is empty, but/],
-    ['newer', file => changed(file, 'INSERT INTO __drizzle_migrations (hash, created_at) VALUES (\'x\', 99999999999999)'), /newer version of Wide Trellis/],
-    ['other', (file) => {
-      rmSync(file)
-      changed(file, 'CREATE TABLE recipes (name TEXT)')
-    }, /not one of Wide Trellis/],
+    [
+      'newer',
+      file => changed(file, 'INSERT INTO __drizzle_migrations (hash, created_at) VALUES (\'x\', 99999999999999)'),
+      /newer version of Wide Trellis/,
+    ],
+    [
+      'other',
+      (file) => {
+        rmSync(file)
+        changed(file, 'CREATE TABLE recipes (name TEXT)')
+      },
+      /not one of Wide Trellis/,
+    ],
     ['without-table', file => changed(file, 'DROP TABLE wall_models'), /is incomplete; missing: wall_models/],
-    ['folder', (file) => {
-      rmSync(file)
-      mkdirSync(file)
-    }, /cannot be opened/],
+    [
+      'folder',
+      (file) => {
+        rmSync(file)
+        mkdirSync(file)
+      },
+      /cannot be opened/,
+    ],
   ]
   for (const [name, spoil, words] of cases) {
     const data = mkdtempSync(join(tmpdir(), `wide-trellis-${name}-`))

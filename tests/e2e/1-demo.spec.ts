@@ -8,7 +8,9 @@ import { expect, freePort, testAlone as test } from './house'
 
 /** Runs the demo's own command until it has printed its address; gives back how to stop it. */
 async function demo(port: number, data: string) {
-  const child = spawn(process.execPath, ['scripts/demo.mjs'], { env: { ...process.env, PORT: String(port), WT_DATA: data } })
+  const child = spawn(process.execPath, ['scripts/demo.mjs'], {
+    env: { ...process.env, PORT: String(port), WT_DATA: data },
+  })
   let said = ''
   for (const stream of [child.stdout, child.stderr]) stream.on('data', (text: Buffer) => { said += String(text) })
   await expect.poll(() => said, { timeout: 30_000 }).toContain(`Wide Trellis is at http://localhost:${port}`)
@@ -31,7 +33,11 @@ test('the demo starts, stops clean, and starts again with what was kept', async 
   const first = await demo(port, data)
   const sites = await (await fetch(address, { headers: await signedIn() })).json() as { name: string }[]
   expect(sites.map(({ name }) => name)).toEqual(['Holm Point', 'Ravel Sands', 'Stennick'])
-  await fetch(address, { method: 'POST', headers: { 'content-type': 'application/json', ...await signedIn() }, body: JSON.stringify({ name: 'Brough Ness', units: 'imperial' }) })
+  await fetch(address, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', ...(await signedIn()) },
+    body: JSON.stringify({ name: 'Brough Ness', units: 'imperial' }),
+  })
   expect(await first.stop('SIGTERM')).toBe(0)
   expect(existsSync(join(data, 'wide-trellis.db'))).toBe(true)
   expect(existsSync(join(data, 'wide-trellis.db-wal'))).toBe(false)

@@ -16,7 +16,9 @@ test('new figures of a model that walls use become a revision, and the walls are
   await expect(page.getByRole('status').first()).toContainText('Saved as revision kelda-46n.r2')
   await page.goto(`${HALL}/arrange`)
   await expect(page.getByTestId('model-standing')).toContainText('a newer revision of this display')
-  expect((await house.wall()).job.catalogue.displays.find(({ id }: { id: string }) => id === 'kelda-46n').mass).toBe(21.5)
+  expect((await house.wall()).job.catalogue.displays.find(({ id }: { id: string }) => id === 'kelda-46n').mass).toBe(
+    21.5,
+  )
   await page.getByRole('button', { name: 'Update this array' }).click()
   await expect(page.getByTestId('model-standing')).toHaveCount(0)
   await saved(page)
@@ -33,13 +35,33 @@ test('new figures of a model that walls use become a revision, and the walls are
 test('a table of models is looked at before it is taken in, and comes out again', async ({ page, house }) => {
   await page.goto('/catalogue')
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV' }).click()])
-  const [head, first, ...rest] = readFileSync(await download.path(), 'utf8').trim().split('\r\n') as [string, string, ...string[]]
+  const [head, first, ...rest] = readFileSync(await download.path(), 'utf8')
+    .trim()
+    .split('\r\n') as [string, string, ...string[]]
   expect(rest).toHaveLength(11)
   const changed = first.replace(/^[^,]+,/, 'brought-in,')
-  await page.getByTestId('model-file').setInputFiles(file('list.csv', [head, first, changed, first.replace(/^[^,]+,/, 'no-width,').replace(/,\d{3,4}(\.\d+)?,/, ',wide,'), changed].join('\r\n')))
+  await page
+    .getByTestId('model-file')
+    .setInputFiles(
+      file(
+        'list.csv',
+        [
+          head,
+          first,
+          changed,
+          first.replace(/^[^,]+,/, 'no-width,').replace(/,\d{3,4}(\.\d+)?,/, ',wide,'),
+          changed,
+        ].join('\r\n'),
+      ),
+    )
   const rows = page.getByTestId('model-import').locator('[data-becomes]')
   await expect(rows).toHaveCount(4)
-  expect(await rows.evaluateAll(all => all.map(row => (row as HTMLElement).dataset.becomes))).toEqual(['same', 'added', 'refused', 'refused'])
+  expect(await rows.evaluateAll(all => all.map(row => (row as HTMLElement).dataset.becomes))).toEqual([
+    'same',
+    'added',
+    'refused',
+    'refused',
+  ])
   await expect(rows.nth(2)).toContainText('“wide” is not a length')
   await page.getByRole('button', { name: 'Import 1 row' }).click()
   await expect(page.getByRole('status').first()).toHaveText('1 imported.')
@@ -51,10 +73,21 @@ test('a table of models is looked at before it is taken in, and comes out again'
   const json = JSON.parse((await house.api('/catalogue/display?format=json')).body)
   expect(json.displays).toHaveLength(13)
   expect((await house.api('/catalogue/spoon')).status).toBe(404)
-  expect((await house.api('/catalogue/display/import', { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"models": [{"id": "x"}]}' })).status).toBe(422)
+  expect(
+    (
+      await house.api('/catalogue/display/import', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: '{"models": [{"id": "x"}]}',
+      })
+    ).status,
+  ).toBe(422)
 })
 
-test('what came and went of a fastener is entered in the ledger of the stock, and never more than there is', async ({ page, house }) => {
+test('what came and went of a fastener is entered in the ledger of the stock, and never more than there is', async ({
+  page,
+  house,
+}) => {
   await page.goto('/catalogue')
   await page.getByRole('tab', { name: 'Fasteners' }).click()
   await page.getByText('Lag screw 3/8 × 3 in', { exact: true }).click()

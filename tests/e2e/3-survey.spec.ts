@@ -2,7 +2,15 @@ import type { Page } from '@playwright/test'
 import { atHand, expect, fill, HALL, memberRow, saved, test } from './house'
 
 const CAFE = '/sites/holm-point/walls/cafe'
-type ServerWall = { job: { walls: { structure: { members?: { centre: number }[] }, evidence?: Record<string, unknown>[], features?: Record<string, unknown>[] }[] } }
+type ServerWall = {
+  job: {
+    walls: {
+      structure: { members?: { centre: number }[] }
+      evidence?: Record<string, unknown>[]
+      features?: Record<string, unknown>[]
+    }[]
+  }
+}
 const centres = (wall: ServerWall) => wall.job.walls[0]!.structure.members!.map(({ centre }) => centre)
 const summary = (page: Page, text: string) => expect(page.getByRole('region', { name: 'Survey' })).toContainText(text)
 const panel = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click()
@@ -17,20 +25,38 @@ test('a picture is kept with a reading, and what is none is refused by its conte
   await page.goto(`${HALL}/survey`)
   await page.getByRole('tab', { name: /readings$/ }).click()
   await page.locator('[data-row=e1]').click()
-  await page.getByTestId('photo').setInputFiles({ name: 'wall.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('%PDF-1.3 no picture at all') })
+  await page
+    .getByTestId('photo')
+    .setInputFiles({ name: 'wall.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('%PDF-1.3 no picture at all') })
   await expect(page.getByRole('alert')).toContainText('not a JPEG, PNG or WebP image')
-  const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
+  const png = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  )
   await page.getByTestId('photo').setInputFiles({ name: 'wall.txt', mimeType: 'text/plain', buffer: png })
   await expect(page.getByAltText('Photo of reading e1')).toBeVisible()
   await saved(page)
   const [reading] = (await house.wall()).job.walls[0].evidence
   expect(reading.photo).toMatch(/^[0-9a-f]{32}\.png$/)
-  expect((await house.api(`/sites/holm-point/photos/${reading.photo}?thumb=1`)).headers.get('content-type')).toBe('image/webp')
+  expect((await house.api(`/sites/holm-point/photos/${reading.photo}?thumb=1`)).headers.get('content-type')).toBe(
+    'image/webp',
+  )
   expect((await house.api('/sites/holm-point/photos/..%2Fwide-trellis.db')).status).toBe(404)
-  expect((await house.api('/sites/holm-point/photos', { method: 'POST', headers: { 'content-type': 'image/png', 'x-wide-trellis': 'photograph' }, body: Buffer.alloc(15 * 1024 * 1024 + 1) })).status).toBe(413)
+  expect(
+    (
+      await house.api('/sites/holm-point/photos', {
+        method: 'POST',
+        headers: { 'content-type': 'image/png', 'x-wide-trellis': 'photograph' },
+        body: Buffer.alloc(15 * 1024 * 1024 + 1),
+      })
+    ).status,
+  ).toBe(413)
 })
 
-test('features are drawn on the elevation and typed exactly; a cable near a hole is a stop', async ({ page, house }) => {
+test('features are drawn on the elevation and typed exactly; a cable near a hole is a stop', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/survey`)
   await panel(page, 'Features')
   await page.getByLabel('Feature', { exact: true }).selectOption('live-cable')
@@ -46,7 +72,9 @@ test('features are drawn on the elevation and typed exactly; a cable near a hole
   await fill(page, 'Left edge from wall left', '1650')
   await fill(page, 'Width', '20')
   await page.getByRole('link', { name: /^Mount/ }).click()
-  await expect(page.locator('[data-finding=hole-near-live-cable]').first()).toContainText('from a live cable; the minimum is 50 mm')
+  await expect(page.locator('[data-finding=hole-near-live-cable]').first()).toContainText(
+    'from a live cable; the minimum is 50 mm',
+  )
   await saved(page)
   expect((await house.wall()).job.walls[0].features.at(-1)).toMatchObject({ kind: 'live-cable', x: 1650, width: 20 })
 })
@@ -87,7 +115,9 @@ test('instruments feed the same entry, and pointing does', async ({ page, house 
   await page.mouse.click(at.x + 40, at.y)
   await expect(page.getByText(/Received: \d+ mm/)).toBeVisible()
   await saved(page)
-  expect((await house.wall('holm-point', 'cafe')).job.walls[0].evidence.map(({ method }: { method: string }) => method)).toEqual(['magnet', 'magnet'])
+  expect(
+    (await house.wall('holm-point', 'cafe')).job.walls[0].evidence.map(({ method }: { method: string }) => method),
+  ).toEqual(['magnet', 'magnet'])
   await page.getByLabel('Instrument').selectOption('practice-detector')
   for (let x = 300; x < 2400; x += 80) {
     const place = await onScreen(page, x, 1300, wall)
@@ -115,7 +145,10 @@ test('a known member is dragged on the elevation, and refused off the wall', asy
   await summary(page, '7 studs')
 })
 
-test('readings taken without a connection are planned at once and kept; slips of the hand are not taken', async ({ page, house }) => {
+test('readings taken without a connection are planned at once and kept; slips of the hand are not taken', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/survey`)
   await summary(page, '16 studs')
   const line = page.getByLabel('Readings in one line')

@@ -4,12 +4,16 @@ import { expect, HALL, saved, test, type House } from './house'
 const array = async (house: House) => (await house.wall()).job.walls[0].arrays[0]
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true })
 
-test('the grid is nudged by keys, snaps to the middle under the hand, and one drag is one edit', async ({ page, house }) => {
+test('the grid is nudged by keys, snaps to the middle under the hand, and one drag is one edit', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/arrange`)
   await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(9)
   await expect(page.locator('[data-testid=elevation] [data-part=ports]').first()).toBeAttached()
   await page.locator('h1').click()
-  for (const press of ['ArrowRight', 'Shift+ArrowRight', 'Alt+ArrowLeft', 'Shift+ArrowUp', 'ArrowDown']) await page.keyboard.press(press)
+  for (const press of ['ArrowRight', 'Shift+ArrowRight', 'Alt+ArrowLeft', 'Shift+ArrowUp', 'ArrowDown'])
+    await page.keyboard.press(press)
   await expect(field(page, 'From wall left')).toHaveValue('2970.9')
   await expect(field(page, 'Height above floor')).toHaveValue('894')
 
@@ -33,5 +37,5 @@ test('the grid is nudged by keys, snaps to the middle under the hand, and one dr
   await page.keyboard.press('Shift+ArrowRight')
   await expect(page.getByRole('button', { name: /^Undo/ })).toBeEnabled()
   await saved(page)
-  expect((await array(house)).at.x.value).toBeCloseTo(2970.9 + 25.4 * 9 / 16, 6)
+  expect((await array(house)).at.x.value).toBeCloseTo(2970.9 + (25.4 * 9) / 16, 6)
 })

@@ -97,10 +97,19 @@ test('everything of an arrangement is done without a mouse', async ({ page, hous
   await expect(page.getByRole('list', { name: 'Arrays on this wall' })).toBeVisible()
   await saved(page)
   const [array] = (await house.wall('stennick', 'keys')).job.walls[0].arrays
-  expect(array).toMatchObject({ rows: 2, columns: 2, follows: { x: { rule: 'wall-centre' } }, at: { y: { value: 1310 } }, cells: [{ row: 2, column: 1, orientation: 'inverted' }] })
+  expect(array).toMatchObject({
+    rows: 2,
+    columns: 2,
+    follows: { x: { rule: 'wall-centre' } },
+    at: { y: { value: 1310 } },
+    cells: [{ row: 2, column: 1, orientation: 'inverted' }],
+  })
 })
 
-test('the firm’s catalogue stays at hand from stage to stage without a connection, and is missed in words where it never came', async ({ page, house }) => {
+test('the firm’s catalogue stays at hand from stage to stage without a connection, and is missed in words where it never came', async ({
+  page,
+  house,
+}) => {
   await page.goto('/sites/holm-point/walls/cafe/fix')
   await atHand(page)
   await house.stop()
@@ -111,7 +120,11 @@ test('the firm’s catalogue stays at hand from stage to stage without a connect
   await saved(page)
   await page.route('**/api/catalogue', route => route.abort())
   // A new site has no models of its own yet.
-  await house.api('/sites', { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"name": "Far Point", "units": "metric"}' })
+  await house.api('/sites', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: '{"name": "Far Point", "units": "metric"}',
+  })
   await beginWall(page, 'Far', '3 m', '2.4 m', 'far-point')
   await page.getByRole('link', { name: /^Arrange/ }).click()
   await page.getByRole('button', { name: 'Add display array' }).click()
@@ -133,7 +146,10 @@ test('a model taken without a connection is kept in the browser and sent with th
   expect(job.catalogue.displays.map(({ id }: { id: string }) => id)).toContain('firth-43s')
 })
 
-test('a wall of many screens is drawn plain under the hand and while it is typed, and then in full @long', async ({ page, house }) => {
+test('a wall of many screens is drawn plain under the hand and while it is typed, and then in full @long', async ({
+  page,
+  house,
+}) => {
   await beginArray(page, 'Large', '20 m', '6 m')
   await page.getByLabel('Display', { exact: true }).selectOption('firth-32s')
   await fill(page, 'Columns', '10')
@@ -162,11 +178,36 @@ test('a wall of many screens is drawn plain under the hand and while it is typed
   expect(Number(left)).toBeCloseTo(outline.x, 6)
 })
 
-test('a list of hundreds of screens is drawn as far as it is in sight, and comes to what is chosen on the drawing @long', async ({ page, house }) => {
+test('a list of hundreds of screens is drawn as far as it is in sight, and comes to what is chosen on the drawing @long', async ({
+  page,
+  house,
+}) => {
   const { job } = await house.wall()
   const [hall] = job.walls
-  const wall = { ...hall, width: 24_000, height: 12_000, features: [], evidence: [], structure: { kind: 'concrete', thickness: 200, strength: 28 }, covering: [], arrays: [{ ...hall.arrays[0], rows: 15, columns: 18, follows: undefined, fastener: undefined, at: { x: { edge: 'centre', value: 12_000 }, y: { edge: 'centre', value: 6_000 } } }] }
-  const sent = await house.api('/sites/import', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ...job, site: { ...job.site, id: 'large' }, walls: [wall], log: [] }) })
+  const wall = {
+    ...hall,
+    width: 24_000,
+    height: 12_000,
+    features: [],
+    evidence: [],
+    structure: { kind: 'concrete', thickness: 200, strength: 28 },
+    covering: [],
+    arrays: [
+      {
+        ...hall.arrays[0],
+        rows: 15,
+        columns: 18,
+        follows: undefined,
+        fastener: undefined,
+        at: { x: { edge: 'centre', value: 12_000 }, y: { edge: 'centre', value: 6_000 } },
+      },
+    ],
+  }
+  const sent = await house.api('/sites/import', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ ...job, site: { ...job.site, id: 'large' }, walls: [wall], log: [] }),
+  })
   expect(sent.status, sent.body).toBe(201)
   await page.goto('/sites/large/walls/ticket-hall/arrange')
   const ledger = page.locator('table[aria-rowcount="271"]')

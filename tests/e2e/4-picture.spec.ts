@@ -15,11 +15,15 @@ test('the picture that drives the wall: canvas, seams, sources, exports', async 
   await page.getByLabel('Scaling').selectOption('fill')
   await expect(page.getByTestId('source-fit')).toHaveText('Fills the canvas; cropped: 34.2 % each at top and bottom.')
   for (const format of ['JSON', 'CSV', 'SVG', 'PNG']) {
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByText(format, { exact: true }).click()])
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByText(format, { exact: true }).click(),
+    ])
     expect(download.suggestedFilename()).toBe(`holm-point-ticket-hall-departures-pixels.${format.toLowerCase()}`)
     const bytes = readFileSync(await download.path())
     if (format === 'PNG') expect([bytes.readUInt32BE(16), bytes.readUInt32BE(20)]).toEqual([5768, 3248])
-    if (format === 'JSON') expect(JSON.parse(bytes.toString())).toMatchObject({ array: 'departures', canvas: { width: 5768, height: 3248 } })
+    if (format === 'JSON')
+      expect(JSON.parse(bytes.toString())).toMatchObject({ array: 'departures', canvas: { width: 5768, height: 3248 } })
     if (format === 'CSV') expect(bytes.toString().split('\r\n')[2]).toMatch(/^1,2,1924,0,1920,1080,1923\.76/)
     if (format === 'SVG') expect(bytes.toString()).toContain('>R3 C3<')
   }
@@ -49,7 +53,9 @@ test('who looks at it, from where, and what stands in their way', async ({ page,
   expect((await house.wall()).job.walls[0].walkway).toBe(true)
 })
 
-test('a picture of one’s own lies across the wall, with and without what seams hide; what is none is refused @long', async ({ page }) => {
+test('a picture of one’s own lies across the wall, with and without what seams hide; what is none is refused @long', async ({
+  page,
+}) => {
   await page.goto(`${HALL}/arrange`)
   await page.getByRole('tablist', { name: panel }).getByRole('tab', { name: 'Picture' }).click()
   const input = page.getByTestId('own-picture')
@@ -57,7 +63,9 @@ test('a picture of one’s own lies across the wall, with and without what seams
   await expect(page.getByRole('alert')).toHaveText('notes.png is not a readable picture file.')
   await input.setInputFiles({ name: 'huge.png', mimeType: 'image/png', buffer: Buffer.alloc(20 * 1024 * 1024 + 1) })
   await expect(page.getByRole('alert')).toContainText('the limit is 20 MB')
-  const png = await sharp({ create: { width: 64, height: 36, channels: 3, background: '#2a6f97' } }).png().toBuffer()
+  const png = await sharp({ create: { width: 64, height: 36, channels: 3, background: '#2a6f97' } })
+    .png()
+    .toBuffer()
   await input.setInputFiles({ name: 'ferry.png', mimeType: 'image/png', buffer: png })
   const parts = page.getByTestId('picture-preview').locator('svg')
   await expect(parts).toHaveCount(9)

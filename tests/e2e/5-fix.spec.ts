@@ -1,6 +1,9 @@
 import { expect, HALL, saved, test } from './house'
 
-test('the fastener that does best is offered first, those not in stock after it, and its sums open', async ({ page, house }) => {
+test('the fastener that does best is offered first, those not in stock after it, and its sums open', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/fix`)
   await expect(page.getByRole('region', { name: 'Fix' })).toContainText('Utilisation 85 %')
   const best = page.getByRole('list', { name: 'Fasteners, best first' }).getByRole('button').first()
@@ -20,7 +23,10 @@ test('the fastener that does best is offered first, those not in stock after it,
   expect(job.walls[0].arrays[0].fastener).toBe('lag-3/8x4')
   expect(job.catalogue.fasteners.map(({ id }: { id: string }) => id)).toContain('lag-3/8x4')
   const plan = JSON.parse((await house.api(`${HALL}/plan`)).body)
-  expect(plan.walls[0].arrays[0].positions[0].loads[0]).toMatchObject({ case: 'service-hand-edge', utilisation: expect.any(Number) })
+  expect(plan.walls[0].arrays[0].positions[0].loads[0]).toMatchObject({
+    case: 'service-hand-edge',
+    utilisation: expect.any(Number),
+  })
 })
 
 test('it is told how the fastener is set, and charts show what decides', async ({ page }) => {

@@ -6,8 +6,16 @@ async function unheld(house: House) {
   const [wall] = job.walls
   wall.structure.members = [2500, 2900, 3500, 4100].map(centre => ({ centre, width: 38 }))
   wall.features = []
-  Object.assign(wall.arrays[0], { rows: 1, columns: 1, at: { x: { edge: 'centre', value: 3100 }, y: { edge: 'centre', value: 1600 } } })
-  const put = await house.api(HALL, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ wall, version }) })
+  Object.assign(wall.arrays[0], {
+    rows: 1,
+    columns: 1,
+    at: { x: { edge: 'centre', value: 3100 }, y: { edge: 'centre', value: 1600 } },
+  })
+  const put = await house.api(HALL, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ wall, version }),
+  })
   expect(put.status).toBe(200)
 }
 
@@ -32,11 +40,17 @@ test('a stop is taken on by a named person with a reason, and can stand again', 
   await expect(page.getByRole('alert')).toContainText('Enter a reason')
   await page.getByLabel('Reason for the override').fill('Steel plate let in behind the board')
   await page.getByRole('button', { name: 'Override at 1 place' }).click()
-  await expect(page.getByTestId('taken-on')).toContainText('Stop overridden by Isla Brandt: “Steel plate let in behind the board”')
+  await expect(page.getByTestId('taken-on')).toContainText(
+    'Stop overridden by Isla Brandt: “Steel plate let in behind the board”',
+  )
   await saved(page)
   const plan = JSON.parse((await house.api(`${HALL}/plan`)).body)
-  expect(plan.walls[0].findings.filter(({ overridden }: { overridden?: object }) => overridden)).toMatchObject([{ severity: 'caution', overridden: { by: 'Isla Brandt' } }])
-  expect((await house.api(`${HALL}/sheet?paper=a3&format=svg&revision=draft`)).body).toContain('Stop overridden by Isla Brandt')
+  expect(plan.walls[0].findings.filter(({ overridden }: { overridden?: object }) => overridden)).toMatchObject([
+    { severity: 'caution', overridden: { by: 'Isla Brandt' } },
+  ])
+  expect((await house.api(`${HALL}/sheet?paper=a3&format=svg&revision=draft`)).body).toContain(
+    'Stop overridden by Isla Brandt',
+  )
   // It is in the log: an undo takes back edits, and never this.
   await page.locator('h1').click()
   await page.keyboard.press('Control+z')
@@ -45,5 +59,8 @@ test('a stop is taken on by a named person with a reason, and can stand again', 
   await expect(page.getByTestId('taken-on')).toHaveCount(0)
   await expect(stops).toHaveCount(count)
   await saved(page)
-  expect((await house.wall()).job.log.slice(-2)).toMatchObject([{ kind: 'override', code: 'hole-misses-member', by: 'Isla Brandt' }, { kind: 'override-ended', code: 'hole-misses-member' }])
+  expect((await house.wall()).job.log.slice(-2)).toMatchObject([
+    { kind: 'override', code: 'hole-misses-member', by: 'Isla Brandt' },
+    { kind: 'override-ended', code: 'hole-misses-member' },
+  ])
 })

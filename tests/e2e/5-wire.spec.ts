@@ -1,7 +1,10 @@
 import { pdfText } from '../fixtures/pdfText'
 import { atHand, expect, fill, HALL, saved, test } from './house'
 
-test('a box that is dragged over a member says so, and goes to the nearest place that would do', async ({ page, house }) => {
+test('a box that is dragged over a member says so, and goes to the nearest place that would do', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/wire`)
   await page.getByRole('tab', { name: 'Boxes' }).click()
   await page.getByRole('button', { name: /^R2 C2, power/ }).click()
@@ -27,10 +30,18 @@ test('a box that is dragged over a member says so, and goes to the nearest place
   await page.getByLabel('Cable to box').selectOption('')
   await expect(page.locator('[data-finding=cord-in-wall]')).toHaveCount(0)
   await saved(page)
-  expect((await house.wall()).job.walls[0].boxes.find(({ id }: { id: string }) => id === 'b22')).toEqual({ id: 'b22', kind: 'power', model: 'skarv-p1', for: ['departures-r2c2'] })
+  expect((await house.wall()).job.walls[0].boxes.find(({ id }: { id: string }) => id === 'b22')).toEqual({
+    id: 'b22',
+    kind: 'power',
+    model: 'skarv-p1',
+    for: ['departures-r2c2'],
+  })
 })
 
-test('a pull-out wall is wired from an outlet below, blocking is met on the way, and a line that stops gives the next way at once, without a connection too', async ({ page, house }) => {
+test('a pull-out wall is wired from an outlet below, blocking is met on the way, and a line that stops gives the next way at once, without a connection too', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/wire`)
   await page.getByRole('tab', { name: 'Routes' }).click()
   await page.getByRole('button', { name: /^R2 C1 power, in the wall/ }).click()
@@ -62,11 +73,21 @@ test('a pull-out wall is wired from an outlet below, blocking is met on the way,
   const [wall] = job.walls
   expect(wall.blocking.at(-1)).toMatchObject({ y: 2600, found: true })
   // Found in the bay of the outlet, and there only.
-  expect([wall.blocking.at(-1).x1 > 1300, wall.blocking.at(-1).x2 < 1700, wall.passed.length > 0]).toEqual([true, true, true])
-  expect(job.log.slice(-2)).toMatchObject([{ kind: 'fished', route: 'to-b22', result: 'stopped', y: 2600 }, { kind: 'fished', result: 'through' }])
+  expect([wall.blocking.at(-1).x1 > 1300, wall.blocking.at(-1).x2 < 1700, wall.passed.length > 0]).toEqual([
+    true,
+    true,
+    true,
+  ])
+  expect(job.log.slice(-2)).toMatchObject([
+    { kind: 'fished', route: 'to-b22', result: 'stopped', y: 2600 },
+    { kind: 'fished', result: 'through' },
+  ])
 })
 
-test('at the wall a route is followed leg by leg, and where it stopped is told by a thumb on the drawing', async ({ page, house }) => {
+test('at the wall a route is followed leg by leg, and where it stopped is told by a thumb on the drawing', async ({
+  page,
+  house,
+}) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`${HALL}/wire`)
   await page.getByRole('tab', { name: 'Routes' }).click()
@@ -89,20 +110,41 @@ test('at the wall a route is followed leg by leg, and where it stopped is told b
   expect((await house.wall()).job.walls[0].blocking.at(-1)).toMatchObject({ y: told + 25, found: true })
 })
 
-test('the schedule, the labels and the electrician’s sheet are saved, opened and read back', async ({ page, house }) => {
+test('the schedule, the labels and the electrician’s sheet are saved, opened and read back', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/wire`)
   await page.getByRole('tab', { name: 'Schedule' }).click()
   await page.getByRole('row', { name: /picture .*Rack, ticket office, port 2/ }).click()
   await expect(page.getByRole('button', { name: /picture: Rack, ticket office to R3 C2/ })).toBeVisible()
   await page.getByRole('button', { name: /picture: Rack, ticket office to R3 C2/ }).click()
   await expect(page.getByText(/route 2126\.9 \+ beyond the wall 6500/)).toBeVisible()
-  for (const [title, file] of [['Electrician’s sheet', 'electrician.pdf'], ['Schedule CSV', 'schedule.csv'], ['Cable labels', 'labels.pdf']] as const) {
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: title, exact: true }).click()])
+  for (const [title, file] of [
+    ['Electrician’s sheet', 'electrician.pdf'],
+    ['Schedule CSV', 'schedule.csv'],
+    ['Cable labels', 'labels.pdf'],
+  ] as const) {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: title, exact: true }).click(),
+    ])
     expect(download.suggestedFilename()).toBe(`holm-point-ticket-hall-${file}`)
   }
   const file = async (as: string) => new Uint8Array(await house.file(`${HALL}/wiring?as=${as}&paper=a4`))
   const sheet = (await pdfText(await file('electrician'))).flat()
-  for (const text of ['Outlet below, circuit 7', '16 A', '1485 W', '6.46 A', '48 %', 'b22', '2327', 'Licence', 'Signature']) expect(sheet.join('|')).toContain(text)
+  for (const text of [
+    'Outlet below, circuit 7',
+    '16 A',
+    '1485 W',
+    '6.46 A',
+    '48 %',
+    'b22',
+    '2327',
+    'Licence',
+    'Signature',
+  ])
+    expect(sheet.join('|')).toContain(text)
   const labels = (await pdfText(await file('labels'))).flat()
   expect(labels.filter(text => text === '1')).toHaveLength(2)
   expect(labels.join(' ')).toContain('other end: Rack, ticket office, port 2')

@@ -1,7 +1,10 @@
 import { atHand, expect, fill, HALL, saved, test } from './house'
 
 /** One dot, as PNG. */
-const PICTURE = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
+const PICTURE = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+)
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
 
@@ -54,7 +57,10 @@ test('one hole at a time at the wall, with what the drill met, kept for good', a
   expect(stops.map(({ subject }: { subject: string }) => subject)).toContain('departures-r1c1-top-2')
 })
 
-test('a hole that differs is answered without a connection: what moves is drawn over what was, and made holes stay', async ({ page, house }) => {
+test('a hole that differs is answered without a connection: what moves is drawn over what was, and made holes stay', async ({
+  page,
+  house,
+}) => {
   await page.setViewportSize({ width: 1280, height: 800 })
   await page.goto('/sites/ravel-sands/walls/arrivals/hang')
   await expect(page.getByTestId('hole-name')).toHaveText('R1 C1 top 1')
@@ -77,18 +83,36 @@ test('a hole that differs is answered without a connection: what moves is drawn 
   // Who issued it knows it: the next hole is at hand.
   await expect(page.getByTestId('hole-name')).toBeVisible()
   await saved(page)
-  const { walls: [plan] } = JSON.parse((await house.api('/sites/ravel-sands/walls/arrivals/plan')).body)
+  const {
+    walls: [plan],
+  } = JSON.parse((await house.api('/sites/ravel-sands/walls/arrivals/plan')).body)
   expect(plan.dead).toMatchObject([{ hole: 'arrivals-r1c1-top-2', result: 'blown', keepOff: 50 }])
-  expect(plan.arrays[0].positions[0].holes.find(({ id }: { id: string }) => id === 'arrivals-r1c1-top-1').made).toBe('hit')
+  expect(plan.arrays[0].positions[0].holes.find(({ id }: { id: string }) => id === 'arrivals-r1c1-top-1').made).toBe(
+    'hit',
+  )
 })
 
-test('a hole that is made stays where it is when its array is moved; what cannot be kept is told and is not taken for made', async ({ page }) => {
+test('a hole that is made stays where it is when its array is moved; what cannot be kept is told and is not taken for made', async ({
+  page,
+}) => {
   await page.setViewportSize({ width: 1280, height: 800 })
   const wall = '/api/sites/holm-point/walls/ticket-hall'
-  const { walls: [plan] } = await (await page.request.get(`${wall}/plan`)).json()
+  const {
+    walls: [plan],
+  } = await (await page.request.get(`${wall}/plan`)).json()
   const { holes } = plan.arrays[0].positions[0]
   for (const { id, x, y } of holes) {
-    const entry = { id: `drilled ${id}`, at: '2026-11-20T09:00:00Z', by: 'Odd Varga', wall: 'ticket-hall', kind: 'hole', hole: id, x, y, result: 'hit' }
+    const entry = {
+      id: `drilled ${id}`,
+      at: '2026-11-20T09:00:00Z',
+      by: 'Odd Varga',
+      wall: 'ticket-hall',
+      kind: 'hole',
+      hole: id,
+      x,
+      y,
+      result: 'hit',
+    }
     expect((await page.request.post(`${wall}/log`, { data: entry })).status()).toBe(201)
   }
   const first = page.locator('[data-row=departures-r1c1-top-1]')
@@ -106,7 +130,9 @@ test('a hole that is made stays where it is when its array is moved; what cannot
   await moveTo('3420')
   await expect(first).not.toContainText('hit')
   await page.goto(`${HALL}/mount`)
-  await expect(page.locator('[data-finding=hole-left-behind]')).toContainText('R1 C1 cannot use 4 holes already drilled for it: its plate would have to move')
+  await expect(page.locator('[data-finding=hole-left-behind]')).toContainText(
+    'R1 C1 cannot use 4 holes already drilled for it: its plate would have to move',
+  )
   await expect(page.locator('[data-testid=elevation] [data-left-behind]')).toHaveCount(4)
 })
 
@@ -137,11 +163,16 @@ test('the work is prepared and done step by step; what is missing is told to the
   await saved(page)
   const { job } = await house.wall()
   expect(job.log.filter(({ kind }: { kind: string }) => kind === 'step')).toMatchObject([
-    { step: expect.stringMatching(/^kit:fastener-/), done: true, by: 'Odd Varga' }, { step: 'kit:detector', done: false, note: expect.stringContaining('Detector') },
-    { step: 'check:power', done: false, photo: expect.stringMatching(/\.png$/) }, { step: 'check:power', done: true, photo: expect.stringMatching(/\.png$/) },
+    { step: expect.stringMatching(/^kit:fastener-/), done: true, by: 'Odd Varga' },
+    { step: 'kit:detector', done: false, note: expect.stringContaining('Detector') },
+    { step: 'check:power', done: false, photo: expect.stringMatching(/\.png$/) },
+    { step: 'check:power', done: true, photo: expect.stringMatching(/\.png$/) },
   ])
   const { walls: [plan] } = JSON.parse((await house.api(`${HALL}/plan`)).body)
-  expect(plan.findings.find(({ code }: { code: string }) => code === 'part-missing')).toMatchObject({ severity: 'caution', message: expect.stringContaining('Odd Varga reports missing on site') })
+  expect(plan.findings.find(({ code }: { code: string }) => code === 'part-missing')).toMatchObject({
+    severity: 'caution',
+    message: expect.stringContaining('Odd Varga reports missing on site'),
+  })
   expect((await page.request.get(`/api${HALL}/kit?format=pdf`)).headers()['content-type']).toBe('application/pdf')
 })
 

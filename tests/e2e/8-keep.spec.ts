@@ -48,7 +48,9 @@ test('an edit and a hole made without a connection are kept and sent when it is 
   await expect(state).toHaveAttribute('data-state', 'saved', { timeout: 20_000 })
   const { job } = await house.wall()
   expect(job.walls[0].arrays[0]).toMatchObject({ gap: { x: 0.8 }, at: { y: { value: 910 } } })
-  expect(job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Isla Brandt' && kind === 'hole')).toMatchObject([{ hole: 'departures-r1c1-top-1', result: 'hit' }])
+  expect(
+    job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Isla Brandt' && kind === 'hole'),
+  ).toMatchObject([{ hole: 'departures-r1c1-top-1', result: 'hit' }])
 })
 
 test('what was not sent when the browser closed is there when it opens again', async ({ page, house, context }) => {
@@ -85,12 +87,27 @@ test('two people who work on different alternatives of a wall do not mix them @l
   await expect(isla.getByTestId('conflict')).toHaveCount(0)
   const [wall] = (await house.wall()).job.walls
   const [a, b] = wall.alternatives.map(({ id }: { id: string }) => id)
-  expect([wall.alternative, wall.arrays.map(({ alternative, columns }: { alternative: string, columns: number }) => [alternative, columns])]).toEqual([a, [[a, 3], [b, 2]]])
+  expect([
+    wall.alternative,
+    wall.arrays.map(({ alternative, columns }: { alternative: string, columns: number }) => [alternative, columns]),
+  ]).toEqual([
+    a,
+    [
+      [a, 3],
+      [b, 2],
+    ],
+  ])
   await expect(isla.locator('[data-screen=departures-r1c3]')).toBeVisible()
 })
 
-test('two people who change different figures of a wall are both kept, and nobody is asked', async ({ browser, house }) => {
-  const [isla, odd] = [await otherPerson(browser, house, 'Isla Brandt'), await otherPerson(browser, house, 'Ranveig Holt')]
+test('two people who change different figures of a wall are both kept, and nobody is asked', async ({
+  browser,
+  house,
+}) => {
+  const [isla, odd] = [
+    await otherPerson(browser, house, 'Isla Brandt'),
+    await otherPerson(browser, house, 'Ranveig Holt'),
+  ]
   for (const page of [isla, odd]) {
     await page.goto(`${HALL}/arrange`)
     await expect(page.getByLabel('Columns')).toHaveValue('3')
@@ -115,7 +132,10 @@ test('two people who change different figures of a wall are both kept, and nobod
   expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ columns: 3, at: { y: { value: 930 } } })
 })
 
-test('the second of two people to save is told, sees the other’s state, and loses nothing', async ({ browser, house }) => {
+test('the second of two people to save is told, sees the other’s state, and loses nothing', async ({
+  browser,
+  house,
+}) => {
   const isla = await otherPerson(browser, house, 'Isla Brandt')
   const odd = await otherPerson(browser, house, 'Ranveig Holt')
   for (const page of [isla, odd]) await page.goto(`${HALL}/arrange`)

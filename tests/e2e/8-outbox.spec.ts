@@ -1,6 +1,9 @@
 import { atHand, expect, fill, HALL, otherPerson, saved, test } from './house'
 
-test('two walls are worked on in one outage: each opens from this device, and both are sent when it is over', async ({ page, house }) => {
+test('two walls are worked on in one outage: each opens from this device, and both are sent when it is over', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/arrange`)
   await atHand(page)
   await page.getByRole('link', { name: 'Holm Point', exact: true }).click()
@@ -21,10 +24,17 @@ test('two walls are worked on in one outage: each opens from this device, and bo
   await house.start()
   await expect(state).toHaveAttribute('data-state', 'saved', { timeout: 20_000 })
   expect((await house.wall()).job.walls[0].arrays[0].at.y.value).toBe(905)
-  expect((await house.wall('holm-point', 'cafe')).job.walls[0].arrays.find(({ gap }: { gap: { x: number } }) => gap.x === 42)).toBeTruthy()
+  expect(
+    (await house.wall('holm-point', 'cafe')).job.walls[0].arrays.find(
+      ({ gap }: { gap: { x: number } }) => gap.x === 42,
+    ),
+  ).toBeTruthy()
 })
 
-test('an entry that is refused among good ones is set aside with the reason, and keeps nothing else back @long', async ({ page, house }) => {
+test('an entry that is refused among good ones is set aside with the reason, and keeps nothing else back @long', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/hang`)
   await atHand(page)
   await house.stop()
@@ -39,12 +49,17 @@ test('an entry that is refused among good ones is set aside with the reason, and
   await house.start()
   await expect(page.getByTestId('set-aside')).toContainText('1 rejected', { timeout: 20_000 })
   await saved(page)
-  const recorded = async () => (await house.wall()).job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Isla Brandt' && kind === 'hole').map(({ hole }: { hole: string }) => hole)
+  const recorded = async () =>
+    (await house.wall()).job.log
+      .filter(({ by, kind }: { by: string, kind: string }) => by === 'Isla Brandt' && kind === 'hole')
+      .map(({ hole }: { hole: string }) => hole)
   expect(await recorded()).toEqual(['departures-r1c1-top-1', 'departures-r1c2-top-1'])
   await fill(page, 'Note', '')
   await page.getByTestId('set-aside').click()
   await expect(page.getByTestId('refused-entry')).toContainText('departures-r1c1-top-2')
-  await expect(page.getByTestId('refused-entry')).toContainText('drilling result departures-r1c1-top-2, ticket-hall, Isla Brandt')
+  await expect(page.getByTestId('refused-entry')).toContainText(
+    'drilling result departures-r1c1-top-2, ticket-hall, Isla Brandt',
+  )
   await expect(page.getByTestId('refused-entry')).toContainText('x is missing.')
   await page.unroute('**/log')
   await page.getByRole('button', { name: 'Send again' }).click()
@@ -53,7 +68,10 @@ test('an entry that is refused among good ones is set aside with the reason, and
 })
 
 test('two versions of a wall do not stop what the drill met from being recorded', async ({ browser, house }) => {
-  const [isla, odd] = [await otherPerson(browser, house, 'Isla Brandt'), await otherPerson(browser, house, 'Ranveig Holt')]
+  const [isla, odd] = [
+    await otherPerson(browser, house, 'Isla Brandt'),
+    await otherPerson(browser, house, 'Ranveig Holt'),
+  ]
   for (const page of [isla, odd]) {
     await page.goto(`${HALL}/arrange`)
     await expect(page.getByLabel('Columns')).toHaveValue('3')
@@ -68,11 +86,17 @@ test('two versions of a wall do not stop what the drill met from being recorded'
   await expect(odd.getByTestId('conflict')).toBeVisible()
   await odd.getByRole('link', { name: /^Hang/ }).click()
   await odd.getByRole('button', { name: 'Hit' }).click()
-  await expect.poll(async () => (await house.wall()).job.log.filter(({ by }: { by: string }) => by === 'Ranveig Holt').length).toBe(1)
+  await expect
+    .poll(async () => (await house.wall()).job.log.filter(({ by }: { by: string }) => by === 'Ranveig Holt').length)
+    .toBe(1)
   await expect(odd.getByTestId('conflict')).toBeVisible()
 })
 
-test('two tabs of one browser keep to one wall: what is done in one is seen in the other, and nothing is asked', async ({ page, house, context }) => {
+test('two tabs of one browser keep to one wall: what is done in one is seen in the other, and nothing is asked', async ({
+  page,
+  house,
+  context,
+}) => {
   await page.goto(`${HALL}/arrange`)
   const other = await context.newPage()
   await other.goto(`${HALL}/arrange`)
@@ -88,7 +112,10 @@ test('two tabs of one browser keep to one wall: what is done in one is seen in t
   expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ gap: { x: 0.8 }, at: { y: { value: 940 } } })
 })
 
-test('another wall that is opened right after an edit neither loses the edit nor gets anything of it @long', async ({ page, house }) => {
+test('another wall that is opened right after an edit neither loses the edit nor gets anything of it @long', async ({
+  page,
+  house,
+}) => {
   const cafe = (await house.wall('holm-point', 'cafe')).job.walls[0]
   await page.goto(`${HALL}/arrange`)
   await expect(page.getByLabel('Columns')).toHaveValue('3')
@@ -107,14 +134,20 @@ test('another wall that is opened right after an edit neither loses the edit nor
   expect((await house.wall('holm-point', 'cafe')).job.walls[0]).toEqual(cafe)
 })
 
-test('what is undone while it is on its way is undone on the server too, and is not called saved before', async ({ page, house }) => {
+test('what is undone while it is on its way is undone on the server too, and is not called saved before', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/arrange`)
   await expect(page.getByLabel('Columns')).toHaveValue('3')
   const gap = async () => (await house.wall()).job.walls[0].arrays[0].gap.x
   const before = await gap()
   const isSave = (method: string) => method === 'PUT'
   for (const moment of ['asked', 'answered', 'asked', 'answered']) {
-    const sent = moment === 'asked' ? page.waitForRequest(request => isSave(request.method())) : page.waitForResponse(response => isSave(response.request().method()))
+    const sent
+      = moment === 'asked'
+        ? page.waitForRequest(request => isSave(request.method()))
+        : page.waitForResponse(response => isSave(response.request().method()))
     await fill(page, 'Horizontal gap', '0.8')
     await sent
     await page.locator('h1').click()

@@ -1,6 +1,9 @@
 import { expect, fill, HALL, saved, testAlone as test } from './house'
 
-test('house rules are chosen by the firm, a site and a wall; a wall says where each comes from @long', async ({ page, house }) => {
+test('house rules are chosen by the firm, a site and a wall; a wall says where each comes from @long', async ({
+  page,
+  house,
+}) => {
   const datum = page.locator('[data-rule=heightDatum]')
   const by = datum.getByTestId('chosen-by')
   await page.goto('/')
@@ -47,5 +50,7 @@ test('house rules are chosen by the firm, a site and a wall; a wall says where e
   await datum.getByText('centre line of the top row for a grid').click()
   await expect(page.getByTestId('touched')).toContainText('changes the plan of 2 walls')
   const audit = JSON.parse((await house.api('/audit')).body)
-  expect(audit.filter(({ kind }: { kind: string }) => kind === 'rules')).toMatchObject([{ by: 'Isla Brandt', subject: 'the firm', detail: expect.stringContaining('heightDatum') }])
+  expect(audit.filter(({ kind }: { kind: string }) => kind === 'rules')).toMatchObject([
+    { by: 'Isla Brandt', subject: 'the firm', detail: expect.stringContaining('heightDatum') },
+  ])
 })

@@ -21,18 +21,28 @@ function unzipped(zip: Buffer): Promise<Map<string, Buffer>> {
   return new Promise((done, fail) => fromBuffer(zip, { lazyEntries: true }, (error, file) => {
     if (error) return fail(error)
     const found = new Map<string, Buffer>()
-    file.on('end', () => done(found)).on('error', fail).on('entry', (entry: { fileName: string }) => file.openReadStream(entry as never, (error, stream) => {
-      if (error) return fail(error)
-      const chunks: Buffer[] = []
-      stream.on('data', (chunk: Buffer) => chunks.push(chunk)).on('end', () => {
-        found.set(entry.fileName, Buffer.concat(chunks))
-        file.readEntry()
-      })
-    }))
+    file
+      .on('end', () => done(found))
+      .on('error', fail)
+      .on('entry', (entry: { fileName: string }) =>
+        file.openReadStream(entry as never, (error, stream) => {
+          if (error) return fail(error)
+          const chunks: Buffer[] = []
+          stream
+            .on('data', (chunk: Buffer) => chunks.push(chunk))
+            .on('end', () => {
+              found.set(entry.fileName, Buffer.concat(chunks))
+              file.readEntry()
+            })
+        }),
+      )
     file.readEntry()
   }))
 }
-test('a wall is closed: serials, locks, points, photograph, signature; and its pack is read back without the product', async ({ page, house }) => {
+test('a wall is closed: serials, locks, points, photograph, signature; and its pack is read back without the product', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/close`)
   await expect(page.getByTestId('missing')).toContainText('36 of 36 holes are not recorded as drilled')
   await tab(page, 'Screens')
@@ -43,12 +53,16 @@ test('a wall is closed: serials, locks, points, photograph, signature; and its p
   await serial('R1 C1', 'KN46-77001')
   // The same number at another screen is refused beside it, and nothing is kept.
   await serial('R1 C2', 'kn46-77001')
-  await expect(page.locator('[data-serial="departures-r1c2"]').getByRole('alert')).toContainText('is already recorded for R1 C1')
+  await expect(page.locator('[data-serial="departures-r1c2"]').getByRole('alert')).toContainText(
+    'is already recorded for R1 C1',
+  )
   await serial('R1 C2', 'KN46-77002')
   await expect(page.locator('[data-serial="departures-r1c2"]').getByRole('alert')).toHaveCount(0)
   // Read off a picture of its label, where no camera is to be had.
   await page.getByRole('button', { name: 'Read the label of R2 C1 by camera' }).click()
-  await page.getByTestId('label-picture').setInputFiles({ name: 'label.png', mimeType: 'image/png', buffer: await toBuffer('KN46-77004', { width: 300 }) })
+  await page
+    .getByTestId('label-picture')
+    .setInputFiles({ name: 'label.png', mimeType: 'image/png', buffer: await toBuffer('KN46-77004', { width: 300 }) })
   await expect(page.getByLabel('Serial number of R2 C1')).toHaveValue('KN46-77004')
   await page.getByRole('button', { name: 'Mark all locked' }).click()
   await expect(page.getByRole('button', { name: 'R3 C3 locked' })).toHaveAttribute('aria-pressed', 'true')
@@ -69,7 +83,13 @@ test('a wall is closed: serials, locks, points, photograph, signature; and its p
   await page.getByRole('button', { name: 'Add snag' }).click()
   await expect(page.locator('[data-point]')).toContainText('Touch up the paint by the door')
   await page.getByLabel('Note on the photo').fill('the finished wall')
-  await page.getByTestId('photo').setInputFiles({ name: 'wall.jpg', mimeType: 'image/jpeg', buffer: await sharp({ create: { width: 60, height: 40, channels: 3, background: '#446' } }).jpeg().toBuffer() })
+  await page.getByTestId('photo').setInputFiles({
+    name: 'wall.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await sharp({ create: { width: 60, height: 40, channels: 3, background: '#446' } })
+      .jpeg()
+      .toBuffer(),
+  })
   await expect(page.getByRole('img', { name: 'the finished wall' })).toBeVisible()
   await page.getByLabel('Client remark', { exact: true }).fill('Please leave a key.')
   await page.getByRole('button', { name: 'Save remark' }).click()
@@ -93,11 +113,25 @@ test('a wall is closed: serials, locks, points, photograph, signature; and its p
   const files = await unzipped(pack)
   expect([...files.keys()].filter(name => name.startsWith('photos/'))).toHaveLength(1)
   const pages = await pdfText(files.get('handover.pdf')!)
-  for (const part of ['Open items', 'Sign-off', 'Mara Lind', 'KN46-77002', 'Touch up the paint by the door', 'Please leave a key.', 'Removal steps']) expect(pages.flat().join('\n')).toContain(part)
+  for (const part of [
+    'Open items',
+    'Sign-off',
+    'Mara Lind',
+    'KN46-77002',
+    'Touch up the paint by the door',
+    'Please leave a key.',
+    'Removal steps',
+  ])
+    expect(pages.flat().join('\n')).toContain(part)
   expect(Papa.parse(files.get('schedule/holes.csv')!.toString('utf8').trim(), { header: true }).data).toHaveLength(36)
-  expect(new DxfParser().parseSync(files.get('drawings/as-built.dxf')!.toString('utf8'))!.entities.length).toBeGreaterThan(20)
+  expect(
+    new DxfParser().parseSync(files.get('drawings/as-built.dxf')!.toString('utf8'))!.entities.length,
+  ).toBeGreaterThan(20)
   let prev = ''
-  for (const { hash, ...told } of JSON.parse(files.get('log.json')!.toString('utf8')) as { hash: string, prev: string }[]) {
+  for (const { hash, ...told } of JSON.parse(files.get('log.json')!.toString('utf8')) as {
+    hash: string
+    prev: string
+  }[]) {
     expect(told.prev).toBe(prev)
     expect(createHash('sha256').update(canonicalize(told)!).digest('hex')).toBe(hash)
     prev = hash
@@ -112,7 +146,10 @@ test('a wall is closed: serials, locks, points, photograph, signature; and its p
   await expect(page.getByTestId('chain')).toContainText('Intact:')
 })
 
-test('a screen is replaced two years on: what is behind it, how it comes out, what the new model changes, how the seams have moved', async ({ page, house }) => {
+test('a screen is replaced two years on: what is behind it, how it comes out, what the new model changes, how the seams have moved', async ({
+  page,
+  house,
+}) => {
   // Its code on the sheet opens it for service.
   await page.goto(LOUNGE)
   await expect(page).toHaveURL(/\/close$/)
@@ -125,7 +162,9 @@ test('a screen is replaced two years on: what is behind it, how it comes out, wh
   await expect(behind).toContainText('Harbour electrics')
   await expect(page.getByLabel('Removal steps')).toContainText('it pulls out to 312 mm from the wall')
   const models = await page.getByLabel('Replacement model').locator('option').allTextContents()
-  await page.getByLabel('Replacement model').selectOption({ label: models.find(name => name.includes('current model'))! })
+  await page
+    .getByLabel('Replacement model')
+    .selectOption({ label: models.find(name => name.includes('current model'))! })
   await expect(page.getByTestId('changes')).toContainText('The case is the same size')
   await page.getByRole('button', { name: 'Record replacement' }).click()
   await expect(page.getByText('Enter the serial number of the new screen.')).toBeVisible()
@@ -140,10 +179,18 @@ test('a screen is replaced two years on: what is behind it, how it comes out, wh
   await expect(page.getByTestId('inspection')).not.toContainText('overdue')
   await saved(page)
   const { log } = (await house.wall('ravel-sands', 'lounge')).job
-  expect(log.slice(-3)).toMatchObject([{ kind: 'replaced', screen: 'lounge-r2c2', by: 'Isla Brandt' }, { kind: 'serial', serial: 'KL46-2611-3001' }, { kind: 'visit', purpose: 'inspection' }])
+  expect(log.slice(-3)).toMatchObject([
+    { kind: 'replaced', screen: 'lounge-r2c2', by: 'Isla Brandt' },
+    { kind: 'serial', serial: 'KL46-2611-3001' },
+    { kind: 'visit', purpose: 'inspection' },
+  ])
 })
 
-test('the client reads and signs by a link without an account, which ends when it is taken back', async ({ page, house, browser }) => {
+test('the client reads and signs by a link without an account, which ends when it is taken back', async ({
+  page,
+  house,
+  browser,
+}) => {
   await page.goto(`${HALL}/close`)
   await tab(page, 'Handover')
   await page.getByRole('button', { name: 'Create link' }).click()
@@ -172,7 +219,14 @@ test('the client reads and signs by a link without an account, which ends when i
   expect([pdf.status, pdf.headers.get('content-type')]).toEqual([200, 'application/pdf'])
   // Nothing but this wall is reached by it, and nothing is signed without ink.
   expect((await house.api(`/handover/${secret}x`)).status).toBe(404)
-  expect((await house.api(`/handover/${secret}/sign`, { method: 'POST', body: JSON.stringify({ id: 'x1', name: 'Nobody' }) })).status).toBe(422)
+  expect(
+    (
+      await house.api(`/handover/${secret}/sign`, {
+        method: 'POST',
+        body: JSON.stringify({ id: 'x1', name: 'Nobody' }),
+      })
+    ).status,
+  ).toBe(422)
 
   await page.getByRole('button', { name: 'Revoke' }).click()
   await expect(page.locator('[data-link]')).toContainText('revoked')

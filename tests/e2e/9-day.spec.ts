@@ -6,11 +6,17 @@ import { expect, fill, HALL, type House, saved, test } from './house'
 test.use({ serviceWorkers: 'allow' })
 
 /** One dot, as PNG. */
-const PICTURE = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
+const PICTURE = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+)
 
 /** A browser of its own, in somebody's name. */
 async function device(page: Page, house: House, name: string): Promise<{ context: BrowserContext, page: Page }> {
-  const context = await page.context().browser()!.newContext({ baseURL: house.address, viewport: { width: 1280, height: 800 } })
+  const context = await page
+    .context()
+    .browser()!
+    .newContext({ baseURL: house.address, viewport: { width: 1280, height: 800 } })
   await house.signIn(context, name)
   return { context, page: await context.newPage() }
 }
@@ -18,7 +24,10 @@ async function device(page: Page, house: House, name: string): Promise<{ context
 /** So many holes before the browser is closed, so many in all, and so many steps: 60 results in the full form. */
 const DAY = { before: cases(5, 20), holes: cases(9, 36), steps: cases(5, 24) }
 
-test('a day without a signal: opened from nothing but the device, many results and three photographs, nothing lost and nothing twice', async ({ page, house }) => {
+test('a day without a signal: opened from nothing but the device, many results and three photographs, nothing lost and nothing twice', async ({
+  page,
+  house,
+}) => {
   test.slow()
   const odd = await device(page, house, 'Odd Varga')
   await odd.page.goto('/sites/holm-point')
@@ -66,7 +75,9 @@ test('a day without a signal: opened from nothing but the device, many results a
   const before = await done()
   for (let n = 0; n < DAY.steps; n++) {
     if (n < 3) {
-      await wall.getByTestId('photo').setInputFiles({ name: `${n}.png`, mimeType: 'image/png', buffer: Buffer.concat([PICTURE, Buffer.from([n])]) })
+      await wall
+        .getByTestId('photo')
+        .setInputFiles({ name: `${n}.png`, mimeType: 'image/png', buffer: Buffer.concat([PICTURE, Buffer.from([n])]) })
       await expect(wall.getByAltText('Photo of this step')).toBeVisible()
     }
     await wall.keyboard.press('d')
@@ -78,7 +89,8 @@ test('a day without a signal: opened from nothing but the device, many results a
   await odd.context.setOffline(false)
   await saved(wall)
   const { log } = JSON.parse((await house.api('/sites/holm-point/job')).body)
-  const of = (by: string, kind: string) => log.filter((entry: { by: string, kind: string }) => entry.by === by && entry.kind === kind)
+  const of = (by: string, kind: string) =>
+    log.filter((entry: { by: string, kind: string }) => entry.by === by && entry.kind === kind)
   expect(of('Odd Varga', 'hole')).toHaveLength(DAY.holes)
   expect(of('Odd Varga', 'step').filter(({ done }: { done: boolean }) => done)).toHaveLength(DAY.steps)
   expect(of('Isla Brandt', 'step')).toHaveLength(4)
@@ -88,7 +100,11 @@ test('a day without a signal: opened from nothing but the device, many results a
   expect(photos.size).toBe(3)
   for (const photo of photos) expect((await house.api(`/sites/holm-point/photos/${String(photo)}`)).status).toBe(200)
   // What each recorded stands in the order in which he recorded it.
-  expect(of('Odd Varga', 'hole').map(({ at }: { at: string }) => at)).toEqual(of('Odd Varga', 'hole').map(({ at }: { at: string }) => at).sort())
+  expect(of('Odd Varga', 'hole').map(({ at }: { at: string }) => at)).toEqual(
+    of('Odd Varga', 'hole')
+      .map(({ at }: { at: string }) => at)
+      .sort(),
+  )
   // The other sees all of it without asking.
   await isla.page.getByRole('tab', { name: 'Holes' }).click()
   await expect(isla.page.getByText(`${DAY.holes} drilled`)).toBeVisible()
@@ -112,7 +128,10 @@ test('two crews on one wall see each other’s holes, and neither reloads @long'
   await isla.context.close()
 })
 
-test('a revision that was issued while a device was away is shown before anything more is drilled, made holes first', async ({ page, house }) => {
+test('a revision that was issued while a device was away is shown before anything more is drilled, made holes first', async ({
+  page,
+  house,
+}) => {
   const odd = await device(page, house, 'Odd Varga')
   await odd.page.goto(`${HALL}/hang`)
   await expect(odd.page.getByTestId('hole-name')).toHaveText('R1 C1 top 1')

@@ -9,7 +9,10 @@ test('a site goes to another machine as a file and comes back the same @long', a
   await fill(page, 'Height above floor', '900')
   await saved(page)
   await page.goto('/sites/holm-point')
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export job file' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Export job file' }).click(),
+  ])
   const file = join(house.data, 'holm-point.json')
   await download.saveAs(file)
   const text = readFileSync(file, 'utf8')

@@ -3,13 +3,55 @@ import type { Page } from '@playwright/test'
 import { expect, HALL, test } from './house'
 
 const VIEWS = {
-  'the programme': ['/programme', '/programme/week', '/programme/day', '/programme/stock', '/programme/learned', '/programme/crews'],
-  'the firm': ['/', '/people', '/audit', '/account', '/begin', '/join/none', '/catalogue', '/sites/holm-point', '/sites/holm-point/rules'],
-  'a wall': ['survey', 'arrange', 'mount', 'fix', 'wire', 'mark', 'hang', 'true', 'close'].map(stage => `${HALL}/${stage}`),
+  'the programme': [
+    '/programme',
+    '/programme/week',
+    '/programme/day',
+    '/programme/stock',
+    '/programme/learned',
+    '/programme/crews',
+  ],
+  'the firm': [
+    '/',
+    '/people',
+    '/audit',
+    '/account',
+    '/begin',
+    '/join/none',
+    '/catalogue',
+    '/sites/holm-point',
+    '/sites/holm-point/rules',
+  ],
+  'a wall': ['survey', 'arrange', 'mount', 'fix', 'wire', 'mark', 'hang', 'true', 'close'].map(
+    stage => `${HALL}/${stage}`,
+  ),
 }
 
 /** What may scroll by itself; the page of house rules is itself a list. */
-const LISTS = ['Ledger', 'People', 'Audit log', 'Findings', 'Figures', 'Models', 'House rules', 'Fasteners, best first', 'Load cases', 'Circuits and outlets', 'As built', 'List of walls', 'Walls and visits', 'About the site', 'Schedule', 'Publishing and selected task', 'Week', 'Day sheet', 'Stock and vans', 'Lessons learned', 'Crews and hours', 'Your account']
+const LISTS = [
+  'Ledger',
+  'People',
+  'Audit log',
+  'Findings',
+  'Figures',
+  'Models',
+  'House rules',
+  'Fasteners, best first',
+  'Load cases',
+  'Circuits and outlets',
+  'As built',
+  'List of walls',
+  'Walls and visits',
+  'About the site',
+  'Schedule',
+  'Publishing and selected task',
+  'Week',
+  'Day sheet',
+  'Stock and vans',
+  'Lessons learned',
+  'Crews and hours',
+  'Your account',
+]
 
 /** All rules in one theme; in the other those that a theme can break: contrast. */
 const LOOKED_AT = {
@@ -29,8 +71,12 @@ async function faultsIn(theme: keyof typeof LOOKED_AT, page: Page) {
   const options = { runOnly: LOOKED_AT[theme], resultTypes: ['violations' as const] }
   const builder = new AxeBuilder({ page }).options(options).setLegacyMode(true)
   const { violations } = await builder.analyze()
-  return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(({ id, nodes }) => `${theme} theme, ${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary}`).join('; ')}`)
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(
+      ({ id, nodes }) =>
+        `${theme} theme, ${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary}`).join('; ')}`,
+    )
 }
 
 /** What axe finds in the page as it stands, in both themes; it is left in the desk theme. */
@@ -53,9 +99,15 @@ async function drawn(page: Page) {
 }
 
 /** What of a page scrolls by itself, by its name. */
-const scrolling = (page: Page) => page.evaluate(() => [...document.querySelectorAll('*')]
-  .filter(element => element.scrollHeight > element.clientHeight + 1 && /auto|scroll/.test(getComputedStyle(element).overflowY))
-  .map(element => element.getAttribute('aria-label') ?? element.tagName))
+const scrolling = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('*')]
+      .filter(
+        element =>
+          element.scrollHeight > element.clientHeight + 1 && /auto|scroll/.test(getComputedStyle(element).overflowY),
+      )
+      .map(element => element.getAttribute('aria-label') ?? element.tagName),
+  )
 
 test.describe('in both themes axe finds no serious fault', () => {
   for (const [name, views] of Object.entries(VIEWS)) {
@@ -66,7 +118,16 @@ test.describe('in both themes axe finds no serious fault', () => {
         await expect(page.locator('h1').first()).toBeVisible()
         await drawn(page)
         expect.soft((await scrolling(page)).filter(name => !LISTS.includes(name)), view).toEqual([])
-        expect.soft(await page.evaluate(() => document.documentElement.scrollHeight <= innerHeight && document.documentElement.scrollWidth <= innerWidth), view).toBe(true)
+        expect
+          .soft(
+            await page.evaluate(
+              () =>
+                document.documentElement.scrollHeight <= innerHeight
+                && document.documentElement.scrollWidth <= innerWidth,
+            ),
+            view,
+          )
+          .toBe(true)
         expect.soft(await seriousFaults(page), view).toEqual([])
       }
     })
@@ -131,7 +192,10 @@ test.describe('in both themes axe finds no serious fault', () => {
       await page.getByRole('tab', { name: panel, exact: true }).click()
       expect(await seriousFaults(page), panel).toEqual([])
     }
-    const made = await house.api('/sites/ravel-sands/walls/lounge/links', { method: 'POST', body: JSON.stringify({ client: 'Harbour office', days: 1 }) })
+    const made = await house.api('/sites/ravel-sands/walls/lounge/links', {
+      method: 'POST',
+      body: JSON.stringify({ client: 'Harbour office', days: 1 }),
+    })
     await page.goto(new URL(JSON.parse(made.body).address).pathname)
     await expect(page.getByTestId('signature-field')).toBeVisible()
     expect(await seriousFaults(page), 'the client’s page').toEqual([])
@@ -151,9 +215,16 @@ test.describe('in both themes axe finds no serious fault', () => {
 
 test('at 1280 × 800 no part of a bench scrolls as a whole @long', async ({ page }) => {
   const parts = [
-    [`${HALL}/survey`, ['Readings', 'Wall', 'Layers', 'Loads', 'Features', 'Flatness']], [`${HALL}/arrange`, ['Array', 'Screen', 'All', 'Picture', 'Viewers']], [`${HALL}/mount`, ['Plates', 'Remedies', 'Depth']], [`${HALL}/fix`, ['Into the wall', 'Drilling', 'Charts', 'Display']], [`${HALL}/wire`, ['Power', 'Boxes', 'Routes', 'Schedule']],
-    [`${HALL}/mark`, ['Marking', 'Revisions', 'Sheets']], [`${HALL}/hang`, ['Prepare', 'Steps', 'Holes', 'Screens']], ['/sites/stennick/walls/departures-row/mark', ['Marking', 'Sheets']],
-    ['/sites/stennick/walls/departures-row/survey', ['Wall', 'Layers', 'Loads']], ['/sites/holm-point/walls/cafe/arrange', ['Array', 'All']],
+    [`${HALL}/survey`, ['Readings', 'Wall', 'Layers', 'Loads', 'Features', 'Flatness']],
+    [`${HALL}/arrange`, ['Array', 'Screen', 'All', 'Picture', 'Viewers']],
+    [`${HALL}/mount`, ['Plates', 'Remedies', 'Depth']],
+    [`${HALL}/fix`, ['Into the wall', 'Drilling', 'Charts', 'Display']],
+    [`${HALL}/wire`, ['Power', 'Boxes', 'Routes', 'Schedule']],
+    [`${HALL}/mark`, ['Marking', 'Revisions', 'Sheets']],
+    [`${HALL}/hang`, ['Prepare', 'Steps', 'Holes', 'Screens']],
+    ['/sites/stennick/walls/departures-row/mark', ['Marking', 'Sheets']],
+    ['/sites/stennick/walls/departures-row/survey', ['Wall', 'Layers', 'Loads']],
+    ['/sites/holm-point/walls/cafe/arrange', ['Array', 'All']],
   ] as const
   for (const [view, panels] of parts) {
     await page.goto(view)
@@ -162,7 +233,10 @@ test('at 1280 × 800 no part of a bench scrolls as a whole @long', async ({ page
       await drawn(page)
       const bench = page.locator('.bench > section')
       await expect(bench).toBeVisible()
-      expect(await bench.evaluate(part => part.scrollHeight - part.clientHeight), `${view} ${panel}`).toBeLessThanOrEqual(1)
+      expect(
+        await bench.evaluate(part => part.scrollHeight - part.clientHeight),
+        `${view} ${panel}`,
+      ).toBeLessThanOrEqual(1)
     }
   }
 })
@@ -197,7 +271,10 @@ test('the keyboard’s place is always seen', async ({ page }) => {
       const element = document.activeElement!
       const { outlineStyle, outlineWidth } = getComputedStyle(element)
       const place = [...document.querySelectorAll('*')].indexOf(element)
-      return { place: element === document.body ? 'nowhere' : `${element.tagName} ${place}`, outline: `${outlineStyle} ${outlineWidth}` }
+      return {
+        place: element === document.body ? 'nowhere' : `${element.tagName} ${place}`,
+        outline: `${outlineStyle} ${outlineWidth}`,
+      }
     })
     expect(place, `after ${n + 1} presses of Tab`).not.toBe('nowhere')
     expect(outline, place).toBe('solid 3px')

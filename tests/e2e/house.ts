@@ -96,7 +96,9 @@ export class House {
 
   /** A code by which one more firm is begun here. */
   async codeForFirm(): Promise<string> {
-    const { stdout } = await promisify(execFile)('npm', ['run', '-s', 'firm'], { env: { ...process.env, WT_DATA: this.data } })
+    const { stdout } = await promisify(execFile)('npm', ['run', '-s', 'firm'], {
+      env: { ...process.env, WT_DATA: this.data },
+    })
     return /[a-z2-9]{4}-[a-z2-9]{4}-[a-z2-9]{4}/.exec(stdout)![0]
   }
 
@@ -129,13 +131,22 @@ export class House {
   }
 
   async api(path: string, init?: RequestInit) {
-    const response = await asked(`${this.address}/api${path}`, { ...init, headers: { cookie: this.cookie, ...init?.body !== undefined && { 'content-type': 'application/json' }, ...init?.headers as Record<string, string> } })
+    const response = await asked(`${this.address}/api${path}`, {
+      ...init,
+      headers: {
+        cookie: this.cookie,
+        ...(init?.body !== undefined && { 'content-type': 'application/json' }),
+        ...(init?.headers as Record<string, string>),
+      },
+    })
     return { status: response.status, headers: response.headers, body: await response.text() }
   }
 
   /** A file of the server's. */
   async file(path: string): Promise<Buffer> {
-    return Buffer.from(await (await asked(`${this.address}/api${path}`, { headers: { cookie: this.cookie } })).arrayBuffer())
+    return Buffer.from(
+      await (await asked(`${this.address}/api${path}`, { headers: { cookie: this.cookie } })).arrayBuffer(),
+    )
   }
 
   /** A wall as the server keeps it. */
@@ -241,4 +252,5 @@ export const testAlone = test.extend({
 })
 
 /** The row of a member in the list below the drawing, by its number from the left. */
-export const memberRow = (page: Page, number: number) => page.locator('tr', { has: page.getByRole('cell', { name: `Stud ${number}`, exact: true }) })
+export const memberRow = (page: Page, number: number) =>
+  page.locator('tr', { has: page.getByRole('cell', { name: `Stud ${number}`, exact: true }) })

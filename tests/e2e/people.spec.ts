@@ -2,7 +2,8 @@ import type { Browser, Page } from '@playwright/test'
 import { atHand, expect, HALL, House, otherPerson, saved, testAlone as test } from './house'
 
 /** A browser in which nobody is signed in. */
-const stranger = async (browser: Browser, house: House): Promise<Page> => (await browser.newContext({ baseURL: house.address })).newPage()
+const stranger = async (browser: Browser, house: House): Promise<Page> =>
+  (await browser.newContext({ baseURL: house.address })).newPage()
 const PASSWORD = 'ladder tape dust'
 
 /** What a device keeps of walls that it read, and of entries that it has not sent. */
@@ -46,7 +47,9 @@ async function invited(planner: Page, name: string, address: string, role: strin
   return planner.getByTestId('join-link').inputValue()
 }
 
-test('the first start makes the firm and its first planner, by the code that the server printed, once', async ({ browser }) => {
+test('the first start makes the firm and its first planner, by the code that the server printed, once', async ({
+  browser,
+}) => {
   const house = await House.open(undefined, false)
   const page = await stranger(browser, house)
   await page.goto('/')
@@ -54,7 +57,12 @@ test('the first start makes the firm and its first planner, by the code that the
   await expect(page.getByRole('heading', { name: 'Set up a firm' })).toBeVisible()
   const code = /[a-z2-9]{4}-[a-z2-9]{4}-[a-z2-9]{4}/.exec(house.said)![0]
   await page.getByLabel('Code').fill('aaaa-bbbb-cccc')
-  for (const [label, text] of [['Your firm', 'Dust & Level'], ['Your name', 'Mina Falk'], ['Your e-mail address', 'mina@dust-level.example']] as const) await page.getByLabel(label).fill(text)
+  for (const [label, text] of [
+    ['Your firm', 'Dust & Level'],
+    ['Your name', 'Mina Falk'],
+    ['Your e-mail address', 'mina@dust-level.example'],
+  ] as const)
+    await page.getByLabel(label).fill(text)
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD)
   await page.getByRole('button', { name: 'Set up firm' }).click()
   await expect(page.getByRole('alert')).toContainText('not the code that the server printed')
@@ -86,14 +94,23 @@ test('the first start makes the firm and its first planner, by the code that the
   await again.getByRole('button', { name: 'Sign in', exact: true }).click()
   await expect(again.getByTestId('account')).toContainText('Mina Falk')
   await again.goto(`/begin?code=${code}`)
-  for (const [label, text] of [['Your firm', 'Another'], ['Your name', 'Eve'], ['Your e-mail address', 'eve@other.example']] as const) await again.getByLabel(label).fill(text)
+  for (const [label, text] of [
+    ['Your firm', 'Another'],
+    ['Your name', 'Eve'],
+    ['Your e-mail address', 'eve@other.example'],
+  ] as const)
+    await again.getByLabel(label).fill(text)
   await again.getByLabel('Password', { exact: true }).fill(PASSWORD)
   await again.getByRole('button', { name: 'Set up firm' }).click()
   await expect(again.getByRole('alert')).toContainText('This code has already been used')
   await house.close()
 })
 
-test('one who is invited comes in by his link, reads and records where he is sent, and neither designs nor issues', async ({ page, browser, house }) => {
+test('one who is invited comes in by his link, reads and records where he is sent, and neither designs nor issues', async ({
+  page,
+  browser,
+  house,
+}) => {
   const link = await invited(page, 'Nils Aker', 'nils@brandt-holt.example', 'crew', ['Holm Point'])
   const nils = await stranger(browser, house)
   await nils.goto(link)
@@ -144,7 +161,11 @@ test('one who is invited comes in by his link, reads and records where he is sen
   await expect(nils.getByTestId('hole-name')).toHaveCount(0)
 })
 
-test('the last planner cannot go, two people cannot have one address, and a planner gives a link for a new password @long', async ({ page, browser, house }) => {
+test('the last planner cannot go, two people cannot have one address, and a planner gives a link for a new password @long', async ({
+  page,
+  browser,
+  house,
+}) => {
   await page.goto('/people')
   await page.getByRole('button', { name: 'Remove Isla Brandt' }).click()
   await page.locator('[data-person="Isla Brandt"]').getByRole('button', { name: 'Remove Isla Brandt' }).last().click()
@@ -164,7 +185,12 @@ test('the last planner cannot go, two people cannot have one address, and a plan
 test('another firm’s sites are refused by address, and each firm has its own @long', async ({ browser, house }) => {
   const eve = await stranger(browser, house)
   await eve.goto(`/begin?code=${await house.codeForFirm()}`)
-  for (const [label, text] of [['Your firm', 'Other Fitters'], ['Your name', 'Eve Other'], ['Your e-mail address', 'eve@other.example']] as const) await eve.getByLabel(label).fill(text)
+  for (const [label, text] of [
+    ['Your firm', 'Other Fitters'],
+    ['Your name', 'Eve Other'],
+    ['Your e-mail address', 'eve@other.example'],
+  ] as const)
+    await eve.getByLabel(label).fill(text)
   await eve.getByLabel('Password', { exact: true }).fill(PASSWORD)
   await eve.getByRole('button', { name: 'Set up firm' }).click()
   await expect(eve.getByText('No sites yet')).toBeVisible()
@@ -177,7 +203,11 @@ test('another firm’s sites are refused by address, and each firm has its own @
   await expect(eve.locator('[data-person]')).toHaveCount(1)
 })
 
-test('a phone that is lost shows nothing more, and what it had not sent is sent once somebody signs in on it again', async ({ page, browser, house }) => {
+test('a phone that is lost shows nothing more, and what it had not sent is sent once somebody signs in on it again', async ({
+  page,
+  browser,
+  house,
+}) => {
   const phone = await phoneWithOneUnsent(browser, house)
   expect(await kept(phone)).toEqual({ seen: 1, entries: 1 })
   await page.goto('/audit')
@@ -187,16 +217,30 @@ test('a phone that is lost shows nothing more, and what it had not sent is sent 
   await phone.context().setOffline(false)
   await expect(phone.getByTestId('locked')).toContainText('unsent work is kept')
   await expect.poll(() => kept(phone)).toEqual({ seen: 0, entries: 1 })
-  expect((await house.wall()).job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Odd Varga' && kind === 'hole')).toHaveLength(0)
+  expect(
+    (await house.wall()).job.log.filter(
+      ({ by, kind }: { by: string, kind: string }) => by === 'Odd Varga' && kind === 'hole',
+    ),
+  ).toHaveLength(0)
   await phone.getByRole('button', { name: /^Odd Varga/ }).click()
   await expect(phone.getByTestId('hole-name')).toBeVisible()
-  await expect.poll(async () => (await house.wall()).job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Odd Varga' && kind === 'hole').length).toBe(1)
+  await expect
+    .poll(
+      async () =>
+        (await house.wall()).job.log.filter(
+          ({ by, kind }: { by: string, kind: string }) => by === 'Odd Varga' && kind === 'hole',
+        ).length,
+    )
+    .toBe(1)
 })
 
 test.describe('loaded without a connection', () => {
   test.use({ serviceWorkers: 'allow' })
 
-  test('a device that was away for longer than the firm allows shows nothing until somebody signs in, and forgets nothing unsent @long', async ({ browser, house }) => {
+  test('a device that was away for longer than the firm allows shows nothing until somebody signs in, and forgets nothing unsent @long', async ({
+    browser,
+    house,
+  }) => {
     const phone = await otherPerson(browser, house, 'Odd Varga')
     await phone.goto('/sites/holm-point')
     await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
@@ -210,10 +254,19 @@ test.describe('loaded without a connection', () => {
     // Fifteen days later.
     await phone.evaluate(() => {
       const signedIn = JSON.parse(localStorage.getItem('wide-trellis:signed-in')!) as { confirmedAt: number }
-      localStorage.setItem('wide-trellis:signed-in', JSON.stringify({ ...signedIn, confirmedAt: Date.now() - 15 * 86_400_000 }))
+      localStorage.setItem(
+        'wide-trellis:signed-in',
+        JSON.stringify({ ...signedIn, confirmedAt: Date.now() - 15 * 86_400_000 }),
+      )
     })
     const wrong: string[] = []
-    phone.on('console', message => message.type() === 'error' && !message.text().startsWith('Failed to load resource') && wrong.push(message.text()))
+    phone.on(
+      'console',
+      message =>
+        message.type() === 'error'
+        && !message.text().startsWith('Failed to load resource')
+        && wrong.push(message.text()),
+    )
     await phone.reload()
     await expect(phone.getByTestId('locked')).toContainText('longer than the firm allows')
     // The page that was on its way to the wall begins nothing after that.
@@ -222,7 +275,11 @@ test.describe('loaded without a connection', () => {
   })
 })
 
-test('a role that is taken away in the middle of a day: what was done before is taken, what came after waits for a planner @long', async ({ page, browser, house }) => {
+test('a role that is taken away in the middle of a day: what was done before is taken, what came after waits for a planner @long', async ({
+  page,
+  browser,
+  house,
+}) => {
   const phone = await phoneWithOneUnsent(browser, house)
   await page.goto('/people')
   await page.getByRole('button', { name: 'Role of Odd Varga' }).click()
@@ -232,21 +289,33 @@ test('a role that is taken away in the middle of a day: what was done before is 
   await phone.getByRole('button', { name: 'Hit' }).click()
   await expect(phone.getByTestId('unsent')).toContainText('2 unsent')
   await phone.context().setOffline(false)
-  await expect(phone.getByTestId('waits-for-planner')).toContainText('1 entry was sent and waits for a planner’s approval')
-  const holes = async () => (await house.wall()).job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Odd Varga' && kind === 'hole')
+  await expect(phone.getByTestId('waits-for-planner')).toContainText(
+    '1 entry was sent and waits for a planner’s approval',
+  )
+  const holes = async () =>
+    (await house.wall()).job.log.filter(
+      ({ by, kind }: { by: string, kind: string }) => by === 'Odd Varga' && kind === 'hole',
+    )
   expect(await holes()).toHaveLength(1)
   await page.reload()
-  await expect(page.getByTestId('set-aside-list')).toContainText('Odd Varga was crew, but not here, when this was recorded')
+  await expect(page.getByTestId('set-aside-list')).toContainText(
+    'Odd Varga was crew, but not here, when this was recorded',
+  )
   await page.getByRole('button', { name: 'Accept entry' }).click()
   await expect(page.getByTestId('set-aside-list')).toHaveCount(0)
   expect(await holes()).toMatchObject([{ by: 'Odd Varga' }, { by: 'Odd Varga', acceptedBy: 'Isla Brandt' }])
 })
 
-test('signing out for good asks about what is unsent, and leaves nothing of the firm on the device', async ({ browser, house }) => {
+test('signing out for good asks about what is unsent, and leaves nothing of the firm on the device', async ({
+  browser,
+  house,
+}) => {
   const phone = await otherPerson(browser, house, 'Odd Varga')
   await phone.goto(`${HALL}/hang`)
   await atHand(phone)
-  await phone.route('**/log', route => route.fulfill({ status: 503, json: { error: { code: 'busy', message: 'Busy.' } } }))
+  await phone.route('**/log', route =>
+    route.fulfill({ status: 503, json: { error: { code: 'busy', message: 'Busy.' } } }),
+  )
   await phone.getByRole('button', { name: 'Hit' }).click()
   await expect(phone.getByTestId('unsent')).toContainText('1 unsent')
   await phone.getByTestId('account').click()
@@ -259,13 +328,31 @@ test('signing out for good asks about what is unsent, and leaves nothing of the 
   expect((await house.wall()).job.log.at(-1)).toMatchObject({ kind: 'hole', by: 'Odd Varga' })
   await phone.getByRole('button', { name: 'Sign out and erase data' }).click()
   await expect(phone).toHaveURL(/\/sign-in/)
-  expect(await phone.evaluate(async () => [(await indexedDB.databases()).map(({ name }) => name), Object.keys(localStorage).filter(key => !/theme|units|fine/.test(key))])).toEqual([[], []])
+  expect(
+    await phone.evaluate(async () => [
+      (await indexedDB.databases()).map(({ name }) => name),
+      Object.keys(localStorage).filter(key => !/theme|units|fine/.test(key)),
+    ]),
+  ).toEqual([[], []])
 })
 
-test('a passkey of the device lets in without a password, and is taken away again @long', async ({ page, browser, house }) => {
+test('a passkey of the device lets in without a password, and is taken away again @long', async ({
+  page,
+  browser,
+  house,
+}) => {
   const client = await page.context().newCDPSession(page)
   await client.send('WebAuthn.enable')
-  await client.send('WebAuthn.addVirtualAuthenticator', { options: { protocol: 'ctap2', transport: 'internal', hasResidentKey: true, hasUserVerification: true, isUserVerified: true, automaticPresenceSimulation: true } })
+  await client.send('WebAuthn.addVirtualAuthenticator', {
+    options: {
+      protocol: 'ctap2',
+      transport: 'internal',
+      hasResidentKey: true,
+      hasUserVerification: true,
+      isUserVerified: true,
+      automaticPresenceSimulation: true,
+    },
+  })
   await page.goto('/account')
   await page.getByRole('button', { name: 'Add passkey' }).click()
   await expect(page.getByTestId('passkeys').getByRole('listitem')).toHaveCount(1)

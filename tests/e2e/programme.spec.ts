@@ -24,7 +24,8 @@ test('three terminals are planned, shown as people see them, and every task says
   await openSchedule(page, house)
   await expect(page.getByTestId('bound')).toContainText('earliest possible finish')
   await expect(page.getByTestId('unplaced')).toHaveCount(0)
-  await expect(page.getByTestId('cautions')).toContainText('Café, by the counter, Holm Point, has a stop: do not drill or hang there')
+  await expect(page.getByTestId('cautions')).toContainText('Café, by the counter, Holm Point, has a stop: do not '
+    + 'drill or hang there')
   await select(page, HANG)
   await expect(page.getByTestId('task')).toContainText('Hang, Ticket hall, east wall')
   await expect(page.getByTestId('task')).toContainText('0 of 9 screens done')
@@ -49,7 +50,8 @@ test('three terminals are planned, shown as people see them, and every task says
   await expect(page.getByTestId('board').getByRole('link').first()).toBeVisible()
   // The lounge was planned when its marks were issued: 16 holes of 9 min, which took 41, 34.5, 38 and 33.
   await page.getByRole('link', { name: 'Lessons learned', exact: true }).click()
-  await expect(page.getByRole('region', { name: 'Planned against actual' })).toContainText('Drill in concrete: planned 144 min, actual 146.5 min (2 % more), from 4 entries.')
+  await expect(page.getByRole('region', { name: 'Planned against actual' })).toContainText('Drill in concrete: '
+    + 'planned 144 min, actual 146.5 min (2 % more), from 4 entries.')
 })
 
 test('a task is dragged, stays where it was put, is let go, and what cannot be is said with why', async ({ page, house }) => {

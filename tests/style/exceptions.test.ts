@@ -5,10 +5,13 @@ import { expect, it } from 'vitest'
  * So many places are still over a limit of the lint. Lower a figure when you have mended some
  * (`npx eslint . --prune-suppressions`); never raise one.
  */
-const STILL = { 'max-len': 5353, 'complexity': 34, 'max-lines-per-function': 31, 'max-params': 50 }
+const STILL = { 'max-len': 741, 'complexity': 29, 'house/lines-per-function': 14, 'max-params': 49 }
 
 it('has as many exceptions to the limits of lines and functions as it still has, and none to another rule', () => {
-  const files = JSON.parse(readFileSync('eslint-suppressions.json', 'utf8')) as Record<string, Record<string, { count: number }>>
+  const files = JSON.parse(readFileSync('eslint-suppressions.json', 'utf8')) as Record<
+    string,
+    Record<string, { count: number }>
+  >
   const counts: Record<string, number> = {}
   for (const rules of Object.values(files)) {
     for (const [rule, { count }] of Object.entries(rules)) counts[rule] = (counts[rule] ?? 0) + count

@@ -11,7 +11,11 @@ export const PHRASES: Phrase[] = [
   { pattern: /\b[Bb]ring(s|ing)? in\b(?! from| at| the cable)|\bbrought in\b/, why: 'Say “import”.' },
   { pattern: /\b[Tt]ak(e|en|es) (it )?away\b/, why: 'Say “delete” (parts, files) or “remove” (people, days).' },
   { pattern: /\b(worked|working|works|work) (it )?out\b/, why: 'Say “calculate”.' },
-  { pattern: /\bKeep the figures\b|\bGive it up\b|\bLeave it( as it was)?$|\bTake it$|\bEnd it\b|\bIt is done\b|\bDraw it\b/, why: 'A button is a verb and its object.' },
+  {
+    pattern:
+      /\bKeep the figures\b|\bGive it up\b|\bLeave it( as it was)?$|\bTake it$|\bEnd it\b|\bIt is done\b|\bDraw it\b/,
+    why: 'A button is a verb and its object.',
+  },
   { pattern: /\bMake an address\b/, why: 'Say “Create link”.' },
   { pattern: /\bW (as a rule|at most)\b/, why: 'Say “typical power (W)”, “max power (W)”.' },
   { pattern: /\bCame, or\b|\bhold its\b|\bGap across\b|\bGap up\b/, why: 'A field is a noun that is read by itself.' },

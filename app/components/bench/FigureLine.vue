@@ -16,7 +16,8 @@ const SMALL = 10
 const HOUR = 60
 /** Lengths as they are marked, small ones finer; all else in the reader's unit to two decimals at most. */
 const shown = computed(() => {
-  if (figure.unit === 'mm') return { value: (fine || Math.abs(figure.value) < SMALL ? showFine : show)(figure.value), unit: suffix.value }
+  if (figure.unit === 'mm')
+    return { value: (fine || Math.abs(figure.value) < SMALL ? showFine : show)(figure.value), unit: suffix.value }
   if (figure.unit === 'bit') return { value: bit(figure.value), unit: '' }
   if (figure.unit === 'min' && figure.value >= HOUR) return { value: lasts(figure.value), unit: '' }
   const { value, unit } = inUnits(figure.value, figure.unit)
@@ -26,7 +27,10 @@ const shown = computed(() => {
 
 <template>
   <Disclosure v-slot="{ open }" as="div" class="border-b border-hair">
-    <DisclosureButton class="flex min-h-[var(--target)] w-full items-baseline justify-between gap-2 py-1 text-left text-sm" :title="open ? 'Hide working' : 'Show working'">
+    <DisclosureButton
+      class="flex min-h-[var(--target)] w-full items-baseline justify-between gap-2 py-1 text-left text-sm"
+      :title="open ? 'Hide working' : 'Show working'"
+    >
       <span>{{ label }}</span>
       <span class="whitespace-nowrap"><b class="figures text-lg font-semibold">{{ shown.value }}</b> <span class="text-xs text-ink-soft">{{ shown.unit }}</span></span>
     </DisclosureButton>

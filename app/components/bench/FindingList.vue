@@ -64,7 +64,13 @@ function takeOn(stops: Finding[]) {
   if (!because) return void (fault.value = 'Enter a reason. It is logged and printed with your name.')
   if (stops.length === 0) return void (fault.value = 'Choose at least one place.')
   for (const stop of stops) {
-    const faults = store.record({ kind: 'override', code: stop.code, subject: stop.subject.id, reason: because, facts: factsOf(stop) })
+    const faults = store.record({
+      kind: 'override',
+      code: stop.code,
+      subject: stop.subject.id,
+      reason: because,
+      facts: factsOf(stop),
+    })
     if (faults.length > 0) return void (fault.value = faults.map(({ message }) => `The entry ${message}.`).join(' '))
   }
   taking.value = reason.value = fault.value = ''
@@ -86,7 +92,12 @@ function endOverride(findings: Finding[]) {
       @pointerleave="hovered = undefined"
     >
       <p class="flex items-start gap-2 font-semibold">
-        <component :is="LOOKS[finding.severity].icon" class="mt-0.5 size-4 shrink-0" :class="LOOKS[finding.severity].ink" aria-hidden="true" />
+        <component
+          :is="LOOKS[finding.severity].icon"
+          class="mt-0.5 size-4 shrink-0"
+          :class="LOOKS[finding.severity].ink"
+          aria-hidden="true"
+        />
         <span>
           <span class="sr-only">{{ LOOKS[finding.severity].name }}: </span>
           <template v-if="isOneCure({ key, finding, all })">
@@ -130,7 +141,12 @@ function endOverride(findings: Finding[]) {
             {{ tell(each.message) }}
           </label>
         </fieldset>
-        <label class="block">Reason for the override<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>
+        <label class="block">Reason for the override<input
+          v-model="reason"
+          class="field-input"
+          autocomplete="off"
+          maxlength="2000"
+        ></label>
         <p v-if="fault" class="field-fault" role="alert">
           {{ fault }}
         </p>
@@ -144,7 +160,12 @@ function endOverride(findings: Finding[]) {
         </div>
       </form>
       <div v-else class="mt-2 flex flex-wrap gap-2 pl-6">
-        <button v-if="finding.cure && store.rights('wall.design')" type="button" class="press press-first !px-2 whitespace-nowrap" @click="takeCure(finding)">
+        <button
+          v-if="finding.cure && store.rights('wall.design')"
+          type="button"
+          class="press press-first !px-2 whitespace-nowrap"
+          @click="takeCure(finding)"
+        >
           Apply shift
         </button>
         <button
@@ -155,13 +176,28 @@ function endOverride(findings: Finding[]) {
         >
           {{ finding.opens.title }}
         </button>
-        <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press !px-2 whitespace-nowrap" @click="select('screen', screenId({ id: finding.cure.array }, finding.cure.row, finding.cure.column))">
+        <button
+          v-if="finding.stage === 'mount' && finding.cure"
+          type="button"
+          class="press !px-2 whitespace-nowrap"
+          @click="select('screen', screenId({ id: finding.cure.array }, finding.cure.row, finding.cure.column))"
+        >
           Show plate
         </button>
-        <button v-if="finding.severity === 'stop' && !finding.never && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="ask(key)">
+        <button
+          v-if="finding.severity === 'stop' && !finding.never && store.rights('wall.issue')"
+          type="button"
+          class="press !px-2 whitespace-nowrap"
+          @click="ask(key)"
+        >
           Override…
         </button>
-        <button v-if="finding.overridden && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="endOverride(all)">
+        <button
+          v-if="finding.overridden && store.rights('wall.issue')"
+          type="button"
+          class="press !px-2 whitespace-nowrap"
+          @click="endOverride(all)"
+        >
           Remove override
         </button>
       </div>

@@ -35,13 +35,25 @@ function mark(path: string, wrong: boolean) {
   if (wrong) unread.value.add(path)
   else unread.value.delete(path)
 }
-const change = (recipe: (model: Model) => void) => { emit('change', produce(draft, (model: Draft<Model>) => recipe(model as Model))) }
+const change = (recipe: (model: Model) => void) => {
+  emit(
+    'change',
+    produce(draft, (model: Draft<Model>) => recipe(model as Model)),
+  )
+}
 const faults = computed(() => modelFaults(kind, draft))
 /** Faults beside the field that they are about: the longest path that begins theirs. */
 function faultOf(path: string) {
-  return faults.value.filter(fault => fault.path === `$.${path}` || fault.path.startsWith(`$.${path}[`) || fault.path.startsWith(`$.${path}.`)).map(({ message }) => `${message.charAt(0).toUpperCase()}${message.slice(1)}.`).join(' ')
+  return faults.value
+    .filter(
+      fault => fault.path === `$.${path}` || fault.path.startsWith(`$.${path}[`) || fault.path.startsWith(`$.${path}.`),
+    )
+    .map(({ message }) => `${message.charAt(0).toUpperCase()}${message.slice(1)}.`)
+    .join(' ')
 }
-const elsewhere = computed(() => faults.value.filter(({ path }) => !fieldsOf(kind).some(field => path.startsWith(`$.${field.path}`))))
+const elsewhere = computed(() =>
+  faults.value.filter(({ path }) => !fieldsOf(kind).some(field => path.startsWith(`$.${field.path}`))),
+)
 function retire() {
   emit('save', produce(model, (draft: Draft<Model>) => {
     if (draft.retired) delete draft.retired
@@ -53,15 +65,26 @@ const picture = reactive({ width: '', height: '', fault: '' })
 /** Splits what the picture leaves of the case evenly, where a datasheet gives no bezels. */
 function splitBezels() {
   const [width, height] = [parseLength(picture.width, system.value), parseLength(picture.height, system.value)]
-  if (!width.ok || !height.ok) return void (picture.fault = !width.ok ? width.message : (height as { message: string }).message)
+  if (!width.ok || !height.ok)
+    return void (picture.fault = !width.ok ? width.message : (height as { message: string }).message)
   const split = evenBezels(draft as Display, { width: width.mm, height: height.mm })
   picture.fault = 'faults' in split ? split.faults.map(({ message }) => `${message}.`).join(' ') : ''
-  if ('bezel' in split) change((model) => { Object.assign(model, { bezel: split.bezel, note: [model.note, 'Bezels calculated evenly from the picture size.'].filter(Boolean).join(' ') }) })
+  if ('bezel' in split)
+    change((model) => {
+      Object.assign(model, {
+        bezel: split.bezel,
+        note: [model.note, 'Bezels calculated evenly from the picture size.'].filter(Boolean).join(' '),
+      })
+    })
 }
 </script>
 
 <template>
-  <section class="flex h-full min-h-0 flex-col" :aria-label="`${KINDS[kind].name} ${model.name ?? model.id}`" data-testid="model-editor">
+  <section
+    class="flex h-full min-h-0 flex-col"
+    :aria-label="`${KINDS[kind].name} ${model.name ?? model.id}`"
+    data-testid="model-editor"
+  >
     <DisplayDrawing v-if="kind === 'display'" :display="asDisplay" />
     <MountDrawing v-else-if="kind === 'mount'" :mount="asMount" />
     <BoxDrawing v-else-if="kind === 'box'" :box="asBox" />
@@ -80,7 +103,15 @@ function splitBezels() {
           {{ title }}
         </h3>
         <div class="mt-1 grid grid-cols-2 gap-x-3 gap-y-1.5 lg:grid-cols-4">
-          <ModelFigure v-for="field in fields" :key="`${model.id} ${field.path}`" :field="field" :model="draft" :fault="faultOf(field.path)" @change="change" @unread="wrong => mark(field.path, wrong)" />
+          <ModelFigure
+            v-for="field in fields"
+            :key="`${model.id} ${field.path}`"
+            :field="field"
+            :model="draft"
+            :fault="faultOf(field.path)"
+            @change="change"
+            @unread="wrong => mark(field.path, wrong)"
+          />
         </div>
         <div v-if="kind === 'display' && title === 'Picture'" class="mt-2 flex flex-wrap items-end gap-2 text-sm">
           <FieldFrame id="picture-width" label="Picture width">
@@ -105,7 +136,12 @@ function splitBezels() {
       Read only. A planner can edit the catalogue.
     </p>
     <div v-else class="mt-3 flex flex-wrap items-center gap-2">
-      <button type="button" class="press press-first" :disabled="!changed || faults.length > 0 || unread.size > 0" @click="emit('save', draft)">
+      <button
+        type="button"
+        class="press press-first"
+        :disabled="!changed || faults.length > 0 || unread.size > 0"
+        @click="emit('save', draft)"
+      >
         <Save class="size-4" aria-hidden="true" /> {{ fresh ? 'Save' : held && changed ? 'Save as revision' : 'Save' }}
       </button>
       <button v-if="changed" type="button" class="press" @click="emit('leave')">
@@ -115,7 +151,11 @@ function splitBezels() {
         <Copy class="size-4" aria-hidden="true" /> Duplicate
       </button>
       <button v-if="!fresh" type="button" class="press" @click="retire">
-        <component :is="model.retired ? ArchiveRestore : Archive" class="size-4" aria-hidden="true" /> {{ model.retired ? 'Restore' : 'Archive' }}
+        <component
+          :is="model.retired ? ArchiveRestore : Archive"
+          class="size-4"
+          aria-hidden="true"
+        /> {{ model.retired ? 'Restore' : 'Archive' }}
       </button>
       <span class="text-sm text-ink-soft" role="status">{{ changed ? (faults.length || unread.size ? 'Not saved: correct the marked fields.' : 'Not saved. The draft is stored in this browser.') : '' }}</span>
     </div>

@@ -36,17 +36,50 @@ function toggle(choice: string) {
 
 <template>
   <div :class="{ 'col-span-full': field.kind === 'slots' || field.kind === 'uses' || field.kind === 'patterns' || field.kind === 'text' || field.kind === 'choices' || field.kind === 'lengths' }">
-    <ChoiceField v-if="field.kind === 'choice'" :label="label" :value="String(value ?? '')" :options="[...field.optional ? [{ value: '', label: 'not known' }] : [], ...field.choices!.map(choice => ({ value: choice, label: choiceName(choice) }))]" :commit="choice => set({ value: choice || undefined, text: '' })" />
-    <label v-else-if="field.kind === 'flag'" class="flex min-h-[var(--target)] items-center gap-2 text-sm"><input type="checkbox" class="size-5" :checked="value === true" @change="set({ value: value === true ? undefined : true, text: '' })"> {{ label }}</label>
+    <ChoiceField
+      v-if="field.kind === 'choice'"
+      :label="label"
+      :value="String(value ?? '')"
+      :options="[...field.optional ? [{ value: '', label: 'not known' }] : [], ...field.choices!.map(choice => ({ value: choice, label: choiceName(choice) }))]"
+      :commit="choice => set({ value: choice || undefined, text: '' })"
+    />
+    <label
+      v-else-if="field.kind === 'flag'"
+      class="flex min-h-[var(--target)] items-center gap-2 text-sm"
+    ><input
+      type="checkbox"
+      class="size-5"
+      :checked="value === true"
+      @change="set({ value: value === true ? undefined : true, text: '' })"
+    > {{ label }}</label>
     <fieldset v-else-if="field.kind === 'choices'">
       <legend class="field-label">
         {{ label }}
       </legend>
       <div class="flex flex-wrap gap-x-4">
-        <label v-for="choice in field.choices" :key="choice" class="flex min-h-[var(--target)] items-center gap-1.5 text-sm"><input type="checkbox" class="size-4" :checked="chosen.has(choice)" @change="toggle(choice)"> {{ choiceName(choice) }}</label>
+        <label
+          v-for="choice in field.choices"
+          :key="choice"
+          class="flex min-h-[var(--target)] items-center gap-1.5 text-sm"
+        ><input
+          type="checkbox"
+          class="size-4"
+          :checked="chosen.has(choice)"
+          @change="toggle(choice)"
+        > {{ choiceName(choice) }}</label>
       </div>
     </fieldset>
-    <TypedField v-else :label="label" :shown="writeField(field, value, system)" :read="read" :actions="actions" :numeric="['length', 'figure', 'count'].includes(field.kind)" :lines="field.kind === 'slots' ? 4 : 1" :hint="typed ? `entered as ${typed}` : ''" @fault="fault => emit('unread', fault !== '')" />
+    <TypedField
+      v-else
+      :label="label"
+      :shown="writeField(field, value, system)"
+      :read="read"
+      :actions="actions"
+      :numeric="['length', 'figure', 'count'].includes(field.kind)"
+      :lines="field.kind === 'slots' ? 4 : 1"
+      :hint="typed ? `entered as ${typed}` : ''"
+      @fault="fault => emit('unread', fault !== '')"
+    />
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>

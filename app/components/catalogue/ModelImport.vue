@@ -15,14 +15,27 @@ const verdicts = shallowRef<ModelVerdict[]>([])
 const fault = ref('')
 
 function readTable(text: string) {
-  const { data, meta } = Papa.parse<ModelRow>(text, { header: true, skipEmptyLines: 'greedy', transformHeader: head => head.trim(), transform: cellFromCsv })
-  if (!meta.fields?.includes('id')) throw new Error(`The first line must name the columns and include “id”. Known columns: ${modelColumns(kind).join(', ')}.`)
+  const { data, meta } = Papa.parse<ModelRow>(text, {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: head => head.trim(),
+    transform: cellFromCsv,
+  })
+  if (!meta.fields?.includes('id'))
+    throw new Error(
+      `The first line must name the columns and include “id”. Known columns: ${modelColumns(kind).join(', ')}.`,
+    )
   return judgeModelRows(kind, data, kept, system.value)
 }
 function readFile(text: string) {
   const given = JSON.parse(text) as Record<string, unknown> | unknown[] | null
-  const lists = Array.isArray(given) ? given : (given?.[SHELVES[kind]] ?? (given?.catalogue as Record<string, unknown> | undefined)?.[SHELVES[kind]])
-  if (!Array.isArray(lists)) throw new Error(`The file has no list of ${KINDS[kind].names.toLowerCase()}. A JSON file needs “${SHELVES[kind]}”, as in the catalogue of a job file.`)
+  const lists = Array.isArray(given)
+    ? given
+    : (given?.[SHELVES[kind]] ?? (given?.catalogue as Record<string, unknown> | undefined)?.[SHELVES[kind]])
+  if (!Array.isArray(lists))
+    throw new Error(
+      `The file has no list of ${KINDS[kind].names.toLowerCase()}. A JSON file needs “${SHELVES[kind]}”, as in the catalogue of a job file.`,
+    )
   return judgeModels(kind, lists, kept)
 }
 watch(() => file, async () => {
@@ -38,8 +51,11 @@ watch(() => file, async () => {
   }
 }, { immediate: true })
 const good = computed(() => verdicts.value.filter(({ becomes }) => becomes === 'added' || becomes === 'changed'))
-const counts = computed(() => (['added', 'changed', 'same', 'refused'] as const)
-  .map(becomes => ({ becomes, count: verdicts.value.filter(verdict => verdict.becomes === becomes).length })).filter(({ count }) => count > 0))
+const counts = computed(() =>
+  (['added', 'changed', 'same', 'refused'] as const)
+    .map(becomes => ({ becomes, count: verdicts.value.filter(verdict => verdict.becomes === becomes).length }))
+    .filter(({ count }) => count > 0),
+)
 </script>
 
 <template>
@@ -53,9 +69,18 @@ const counts = computed(() => (['added', 'changed', 'same', 'refused'] as const)
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>
-    <VerdictTable class="mt-3" :what="KINDS[kind].name" :rows="verdicts.map(({ name, ...verdict }) => ({ ...verdict, text: name }))" />
+    <VerdictTable
+      class="mt-3"
+      :what="KINDS[kind].name"
+      :rows="verdicts.map(({ name, ...verdict }) => ({ ...verdict, text: name }))"
+    />
     <div class="mt-3 flex gap-2">
-      <button type="button" class="press press-first" :disabled="good.length === 0" @click="emit('take', good.map(({ model }) => model!))">
+      <button
+        type="button"
+        class="press press-first"
+        :disabled="good.length === 0"
+        @click="emit('take', good.map(({ model }) => model!))"
+      >
         <Check class="size-4" aria-hidden="true" /> Import {{ good.length }} {{ good.length === 1 ? 'row' : 'rows' }}
       </button>
       <button type="button" class="press" @click="emit('leave')">

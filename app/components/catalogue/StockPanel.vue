@@ -9,9 +9,13 @@ const note = ref('')
 const fault = ref('')
 async function enter() {
   const typed = change.value.trim().replace('−', '-')
-  if (!/^[+-]?\d{1,6}$/.test(typed)) return void (fault.value = 'The quantity must be a whole number: 200 for goods in, -12 for goods out.')
+  if (!/^[+-]?\d{1,6}$/.test(typed))
+    return void (fault.value = 'The quantity must be a whole number: 200 for goods in, -12 for goods out.')
   try {
-    await api(`/catalogue/${kind}/stock`, { method: 'POST', body: { model: id, change: Number(typed), ...note.value.trim() && { note: note.value.trim() } } })
+    await api(`/catalogue/${kind}/stock`, {
+      method: 'POST',
+      body: { model: id, change: Number(typed), ...(note.value.trim() && { note: note.value.trim() }) },
+    })
     change.value = note.value = fault.value = ''
     emit('moved')
   }
@@ -29,7 +33,16 @@ async function enter() {
     </p>
     <div class="mt-1 flex items-end gap-2">
       <FieldFrame id="stock-change" v-slot="{ describedby }" label="Quantity, + in, − out" :fault="fault" class="w-40">
-        <input id="stock-change" v-model="change" class="field-input text-right" inputmode="numeric" :aria-invalid="fault !== ''" :aria-describedby="describedby" autocomplete="off" @input="fault = ''">
+        <input
+          id="stock-change"
+          v-model="change"
+          class="field-input text-right"
+          inputmode="numeric"
+          :aria-invalid="fault !== ''"
+          :aria-describedby="describedby"
+          autocomplete="off"
+          @input="fault = ''"
+        >
       </FieldFrame>
       <FieldFrame id="stock-note" label="Note" class="flex-1">
         <input id="stock-note" v-model="note" class="field-input" autocomplete="off" maxlength="2000">

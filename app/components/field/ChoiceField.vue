@@ -23,7 +23,14 @@ function choose(event: Event) {
 
 <template>
   <FieldFrame :id="id" v-slot="{ describedby }" :label="label" :fault="fault" :inline="inline">
-    <select :id="id" class="field-input" :value="fault ? refused : value" :aria-invalid="fault !== ''" :aria-describedby="describedby" @change="choose">
+    <select
+      :id="id"
+      class="field-input"
+      :value="fault ? refused : value"
+      :aria-invalid="fault !== ''"
+      :aria-describedby="describedby"
+      @change="choose"
+    >
       <option v-if="!options.some(option => option.value === value)" :value="value" disabled>
         select
       </option>

@@ -6,7 +6,13 @@ import { parseLength } from '~~/core/units'
  * A length, typed in either unit system, shown in the one that is read now; one with `clear` can be emptied, and is
  * then not given.
  */
-const { value, actions, clear } = defineProps<{ label: string, value: number | undefined, actions: FieldActions<number>, hint?: string, clear?: () => Fault[] }>()
+const { value, actions, clear } = defineProps<{
+  label: string
+  value: number | undefined
+  actions: FieldActions<number>
+  hint?: string
+  clear?: () => Fault[]
+}>()
 const { system, showFine } = useUnits()
 const shown = computed(() => value === undefined ? '' : showFine(value))
 function read(text: string): Read<number | undefined> {

@@ -2,7 +2,12 @@
 import type { Fault } from '~~/core/job'
 
 /** A few words that may be left out. */
-const { label, value, commit } = defineProps<{ label: string, value: string, commit: (text: string) => Fault[], hint?: string }>()
+const { label, value, commit } = defineProps<{
+  label: string
+  value: string
+  commit: (text: string) => Fault[]
+  hint?: string
+}>()
 const read = (text: string): Read<string> => ({ ok: true, value: text.trim() })
 </script>
 

@@ -16,7 +16,9 @@ function read() {
   const width = canvas.value!.getBoundingClientRect().width
   ink.value = pad!.toData().map(({ points }) => {
     const each = Math.max(1, Math.ceil(points.length / MOST))
-    return points.filter((_, n) => n % each === 0 || n === points.length - 1).flatMap(({ x, y }) => [Math.round(x * WIDE / width), Math.round(y * WIDE / width)])
+    return points
+      .filter((_, n) => n % each === 0 || n === points.length - 1)
+      .flatMap(({ x, y }) => [Math.round((x * WIDE) / width), Math.round((y * WIDE) / width)])
   }).filter(stroke => stroke.length >= 4)
 }
 function clear() {
@@ -36,7 +38,13 @@ onScopeDispose(() => pad?.off())
 
 <template>
   <div>
-    <canvas ref="canvas" class="aspect-[5/2] w-full touch-none rounded border border-edge bg-white" data-testid="signature-field" role="img" aria-label="Signature box: sign by finger, pen or mouse" />
+    <canvas
+      ref="canvas"
+      class="aspect-[5/2] w-full touch-none rounded border border-edge bg-white"
+      data-testid="signature-field"
+      role="img"
+      aria-label="Signature box: sign by finger, pen or mouse"
+    />
     <div class="flex items-center justify-between text-xs text-ink-soft">
       <span>{{ ink.length ? 'Signed.' : 'Sign above, by finger, pen or mouse.' }}</span>
       <button type="button" class="press !min-h-8 !px-2" :disabled="ink.length === 0" @click="clear">

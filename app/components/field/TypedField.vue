@@ -12,7 +12,11 @@ const { label, shown, read, actions, hint = '', numeric = true, lines = 1 } = de
 }>()
 const emit = defineEmits<{ fault: [message: string] }>()
 const id = useId()
-const field = useField(() => shown, text => read(text), { tryOut: value => actions.tryOut?.(value) ?? [], commit: value => actions.commit(value) })
+const field = useField(
+  () => shown,
+  text => read(text),
+  { tryOut: value => actions.tryOut?.(value) ?? [], commit: value => actions.commit(value) },
+)
 const { text, fault, input, done, revert } = field
 watch(fault, message => emit('fault', message))
 </script>

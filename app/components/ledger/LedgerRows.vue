@@ -22,7 +22,12 @@ const { hovered, selected, isLit, isSelected } = useSelection()
     @pointerleave="hovered = undefined"
     @click="selected = row.subject"
   >
-    <td v-for="column in columns" :key="column.key" class="px-3 py-1 max-md:whitespace-nowrap" :class="{ 'figures text-right text-base font-semibold': column.numeric }">
+    <td
+      v-for="column in columns"
+      :key="column.key"
+      class="px-3 py-1 max-md:whitespace-nowrap"
+      :class="{ 'figures text-right text-base font-semibold': column.numeric }"
+    >
       {{ column.text(row) }}
     </td>
   </tr>

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 /** Rows to import, and what becomes of each: added, changed, unchanged, or rejected and why. */
-const { rows, what } = defineProps<{ what: string, rows: { row: number, text: string, becomes: keyof typeof VERDICT_WORDS, message?: string }[] }>()
+const { rows, what } = defineProps<{
+  what: string
+  rows: { row: number, text: string, becomes: keyof typeof VERDICT_WORDS, message?: string }[]
+}>()
 </script>
 
 <template>
@@ -18,7 +21,13 @@ const { rows, what } = defineProps<{ what: string, rows: { row: number, text: st
         </tr>
       </thead>
       <tbody>
-        <tr v-for="verdict in rows" :key="verdict.row" class="border-t border-hair align-top" :class="{ 'bg-stop-wash': verdict.becomes === 'refused' }" :data-becomes="verdict.becomes">
+        <tr
+          v-for="verdict in rows"
+          :key="verdict.row"
+          class="border-t border-hair align-top"
+          :class="{ 'bg-stop-wash': verdict.becomes === 'refused' }"
+          :data-becomes="verdict.becomes"
+        >
           <td class="figures px-3 py-1">
             {{ verdict.row }}
           </td>

@@ -27,7 +27,12 @@ const what = ({ entry }: Aside) =>
 </script>
 
 <template>
-  <section v-if="waiting.length || fault" class="border-l-4 border-caution bg-caution-wash px-3 py-2" aria-labelledby="aside" data-testid="set-aside-list">
+  <section
+    v-if="waiting.length || fault"
+    class="border-l-4 border-caution bg-caution-wash px-3 py-2"
+    aria-labelledby="aside"
+    data-testid="set-aside-list"
+  >
     <h2 id="aside" class="font-semibold">
       {{ waiting.length === 1 ? '1 entry is waiting' : `${waiting.length} entries are waiting` }} for a planner’s approval
     </h2>

@@ -14,11 +14,16 @@ async function save() {
   says.value = ''
   faults.value = {}
   try {
-    await api('/firm', { method: 'PUT', body: { name: form.name, deviceDays: /^\d+$/.test(form.deviceDays) ? Number(form.deviceDays) : form.deviceDays } })
+    await api('/firm', {
+      method: 'PUT',
+      body: { name: form.name, deviceDays: /^\d+$/.test(form.deviceDays) ? Number(form.deviceDays) : form.deviceDays },
+    })
     says.value = 'Saved.'
   }
   catch (error) {
-    faults.value = Object.fromEntries((error as ApiError).faults.map(({ path, message }) => [path.slice(2), `It ${message}.`]))
+    faults.value = Object.fromEntries(
+      (error as ApiError).faults.map(({ path, message }) => [path.slice(2), `It ${message}.`]),
+    )
     if (Object.keys(faults.value).length === 0) says.value = (error as Error).message
   }
 }
@@ -30,10 +35,29 @@ async function save() {
       Firm
     </h2>
     <FieldFrame id="firm-name" label="Name" :fault="faults.name">
-      <input id="firm-name" v-model="form.name" class="field-input" autocomplete="organization" maxlength="200" :aria-invalid="!!faults.name">
+      <input
+        id="firm-name"
+        v-model="form.name"
+        class="field-input"
+        autocomplete="organization"
+        maxlength="200"
+        :aria-invalid="!!faults.name"
+      >
     </FieldFrame>
-    <FieldFrame id="firm-days" label="Sign in again after (days)" :fault="faults.deviceDays" hint="Days since the device last reached the server. Its downloaded data is then erased; unsent work stays.">
-      <input id="firm-days" v-model="form.deviceDays" class="field-input text-right" inputmode="numeric" autocomplete="off" :aria-invalid="!!faults.deviceDays">
+    <FieldFrame
+      id="firm-days"
+      label="Sign in again after (days)"
+      :fault="faults.deviceDays"
+      hint="Days since the device last reached the server. Its downloaded data is then erased; unsent work stays."
+    >
+      <input
+        id="firm-days"
+        v-model="form.deviceDays"
+        class="field-input text-right"
+        inputmode="numeric"
+        autocomplete="off"
+        :aria-invalid="!!faults.deviceDays"
+      >
     </FieldFrame>
     <button type="submit" class="press w-full">
       Save

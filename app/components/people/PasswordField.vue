@@ -6,10 +6,30 @@ const shown = ref(false)
 </script>
 
 <template>
-  <FieldFrame :id="id" v-slot="{ describedby }" :label="label" :fault="fault" hint="At least 12 characters. A few words work well.">
+  <FieldFrame
+    :id="id"
+    v-slot="{ describedby }"
+    :label="label"
+    :fault="fault"
+    hint="At least 12 characters. A few words work well."
+  >
     <span class="flex gap-2">
-      <input :id="id" v-model="password" class="field-input" :type="shown ? 'text' : 'password'" autocomplete="new-password" maxlength="200" :aria-invalid="fault !== ''" :aria-describedby="describedby">
-      <button type="button" class="press" :aria-pressed="shown" @click="shown = !shown">{{ shown ? 'Hide' : 'Show' }}</button>
+      <input
+        :id="id"
+        v-model="password"
+        class="field-input"
+        :type="shown ? 'text' : 'password'"
+        autocomplete="new-password"
+        maxlength="200"
+        :aria-invalid="fault !== ''"
+        :aria-describedby="describedby"
+      >
+      <button
+        type="button"
+        class="press"
+        :aria-pressed="shown"
+        @click="shown = !shown"
+      >{{ shown ? 'Hide' : 'Show' }}</button>
     </span>
   </FieldFrame>
 </template>

@@ -19,7 +19,9 @@ const open = ref<'role' | 'remove'>()
 const role = ref(person.role)
 const chosen = ref([...person.sites])
 const nameOf = (id: string) => sites.find(site => site.id === id)?.name ?? id
-const where = computed(() => !isBySite(person.role) ? '' : person.sites.length === 0 ? ', no sites' : `: ${person.sites.map(nameOf).join(', ')}`)
+const where = computed(() =>
+  !isBySite(person.role) ? '' : person.sites.length === 0 ? ', no sites' : `: ${person.sites.map(nameOf).join(', ')}`,
+)
 watch(() => person, (now) => {
   role.value = now.role
   chosen.value = [...now.sites]
@@ -36,9 +38,26 @@ watch(() => person, (now) => {
         <span class="block text-sm text-ink-soft">{{ person.address }}; {{ person.seenAt ? `last seen ${whenOf(person.seenAt)}` : 'never signed in' }}</span>
       </p>
       <span class="flex flex-wrap gap-2">
-        <button type="button" class="press" :aria-expanded="open === 'role'" :aria-label="`Role of ${person.name}`" @click="open = open === 'role' ? undefined : 'role'">Role…</button>
-        <button type="button" class="press" :aria-label="`Reset password of ${person.name}`" @click="emit('reset')">Reset password…</button>
-        <button type="button" class="press" :aria-expanded="open === 'remove'" :aria-label="`Remove ${person.name}`" @click="open = open === 'remove' ? undefined : 'remove'">Remove…</button>
+        <button
+          type="button"
+          class="press"
+          :aria-expanded="open === 'role'"
+          :aria-label="`Role of ${person.name}`"
+          @click="open = open === 'role' ? undefined : 'role'"
+        >Role…</button>
+        <button
+          type="button"
+          class="press"
+          :aria-label="`Reset password of ${person.name}`"
+          @click="emit('reset')"
+        >Reset password…</button>
+        <button
+          type="button"
+          class="press"
+          :aria-expanded="open === 'remove'"
+          :aria-label="`Remove ${person.name}`"
+          @click="open = open === 'remove' ? undefined : 'remove'"
+        >Remove…</button>
       </span>
     </div>
     <form

@@ -21,7 +21,16 @@ const chosen = defineModel<string[]>('chosen', { required: true })
         On these sites
       </legend>
       <div class="flex flex-wrap gap-x-4">
-        <label v-for="site in sites" :key="site.id" class="flex min-h-[var(--target)] items-center gap-2 text-sm"><input v-model="chosen" type="checkbox" class="size-5" :value="site.id">{{ site.name }}</label>
+        <label
+          v-for="site in sites"
+          :key="site.id"
+          class="flex min-h-[var(--target)] items-center gap-2 text-sm"
+        ><input
+          v-model="chosen"
+          type="checkbox"
+          class="size-5"
+          :value="site.id"
+        >{{ site.name }}</label>
         <span v-if="sites.length === 0" class="text-sm text-ink-soft">No sites yet.</span>
       </div>
     </fieldset>

@@ -7,26 +7,44 @@ const store = useProgrammeStore()
 const fault = ref('')
 const off = reactive({ day: '', reason: '' })
 async function change(make: (crew: Settings['crews'][number]) => Settings['crews'][number]) {
-  fault.value = await store.edit(now => ({ ...now, crews: now.crews.map(each => each.id === crew.id ? make(each) : each) }))
+  fault.value = await store.edit(now => ({
+    ...now,
+    crews: now.crews.map(each => (each.id === crew.id ? make(each) : each)),
+  }))
 }
-const set = (what: Partial<Settings['crews'][number]>) => store.tried(store.edit(now => ({ ...now, crews: now.crews.map(each => each.id === crew.id ? { ...each, ...what } : each) })))
-const toggle = (list: string[], item: string) => list.includes(item) ? list.filter(each => each !== item) : [...list, item]
+const set = (what: Partial<Settings['crews'][number]>) =>
+  store.tried(
+    store.edit(now => ({ ...now, crews: now.crews.map(each => (each.id === crew.id ? { ...each, ...what } : each)) })),
+  )
+const toggle = (list: string[], item: string) =>
+  list.includes(item) ? list.filter(each => each !== item) : [...list, item]
 async function remove() {
   fault.value = await store.edit(now => ({ ...now, crews: now.crews.filter(({ id }) => id !== crew.id) }))
 }
 async function addOff() {
   if (!off.day) return void (fault.value = 'Choose a day.')
-  await change(each => ({ ...each, off: [...each.off ?? [], { day: off.day, ...off.reason.trim() && { reason: off.reason.trim() } }] }))
+  await change(each => ({
+    ...each,
+    off: [...(each.off ?? []), { day: off.day, ...(off.reason.trim() && { reason: off.reason.trim() }) }],
+  }))
   if (!fault.value) Object.assign(off, { day: '', reason: '' })
 }
-const others = (person: string) => store.settings.crews.filter(({ id, people }) => id !== crew.id && people.includes(person)).map(({ name }) => name)
+const others = (person: string) =>
+  store.settings.crews.filter(({ id, people }) => id !== crew.id && people.includes(person)).map(({ name }) => name)
 </script>
 
 <template>
   <section class="space-y-3 border-l-4 border-pine bg-board p-4" :aria-label="crew.name" :data-crew="crew.id">
     <div class="flex flex-wrap items-end gap-3">
       <TextField label="Name" :value="crew.name" :actions="{ commit: name => set({ name }) }" class="min-w-48 flex-1" />
-      <TypedField label="Van" :shown="crew.van ?? ''" :read="text => ({ ok: true, value: text.trim() || undefined })" :actions="{ commit: van => set({ van }) }" :numeric="false" class="w-40" />
+      <TypedField
+        label="Van"
+        :shown="crew.van ?? ''"
+        :read="text => ({ ok: true, value: text.trim() || undefined })"
+        :actions="{ commit: van => set({ van }) }"
+        :numeric="false"
+        class="w-40"
+      />
       <button type="button" class="press" :aria-label="`Remove ${crew.name}`" @click="remove">
         Remove
       </button>
@@ -37,8 +55,16 @@ const others = (person: string) => store.settings.crews.filter(({ id, people }) 
       </legend>
       <div class="flex flex-wrap gap-x-4 text-sm">
         <label v-for="person in store.data?.people ?? []" :key="person.id" class="flex min-h-8 items-center gap-2">
-          <input type="checkbox" class="size-5" :checked="crew.people.includes(person.id)" @change="change(each => ({ ...each, people: toggle(each.people, person.id) }))">
-          {{ person.name }}<span v-if="others(person.id).length" class="text-xs text-ink-soft">also in {{ others(person.id).join(', ') }}</span>
+          <input
+            type="checkbox"
+            class="size-5"
+            :checked="crew.people.includes(person.id)"
+            @change="change(each => ({ ...each, people: toggle(each.people, person.id) }))"
+          >
+          {{ person.name }}<span
+            v-if="others(person.id).length"
+            class="text-xs text-ink-soft"
+          >also in {{ others(person.id).join(', ') }}</span>
         </label>
       </div>
       <p v-if="crew.people.length === 0" class="text-sm font-semibold text-caution">
@@ -51,7 +77,12 @@ const others = (person: string) => store.settings.crews.filter(({ id, people }) 
       </legend>
       <div class="flex flex-wrap gap-x-4 text-sm">
         <label v-for="skill in SKILLS" :key="skill" class="flex min-h-8 items-center gap-2">
-          <input type="checkbox" class="size-5" :checked="crew.skills.includes(skill)" @change="change(each => ({ ...each, skills: SKILLS.filter(one => (one === skill) !== each.skills.includes(one)) }))">
+          <input
+            type="checkbox"
+            class="size-5"
+            :checked="crew.skills.includes(skill)"
+            @change="change(each => ({ ...each, skills: SKILLS.filter(one => (one === skill) !== each.skills.includes(one)) }))"
+          >
           {{ SKILL_WORDS[skill] }}
         </label>
       </div>
@@ -63,13 +94,24 @@ const others = (person: string) => store.settings.crews.filter(({ id, people }) 
       </p>
       <p v-for="(day, n) in crew.off ?? []" :key="n" class="flex items-center gap-2 text-sm">
         {{ day.day }}{{ day.reason ? `: ${day.reason}` : '' }}
-        <button type="button" class="press !px-2" :aria-label="`Remove ${day.day}`" @click="change(each => ({ ...each, off: each.off?.filter((_, k) => k !== n) }))">
+        <button
+          type="button"
+          class="press !px-2"
+          :aria-label="`Remove ${day.day}`"
+          @click="change(each => ({ ...each, off: each.off?.filter((_, k) => k !== n) }))"
+        >
           Remove day
         </button>
       </p>
       <div class="flex flex-wrap items-center gap-2">
         <input v-model="off.day" type="date" class="field-input !w-40" :aria-label="`Day off of ${crew.name}`">
-        <input v-model="off.reason" class="field-input !w-48" :aria-label="`Reason for the day off of ${crew.name}`" placeholder="reason" maxlength="200">
+        <input
+          v-model="off.reason"
+          class="field-input !w-48"
+          :aria-label="`Reason for the day off of ${crew.name}`"
+          placeholder="reason"
+          maxlength="200"
+        >
         <button type="submit" class="press">
           Add day
         </button>

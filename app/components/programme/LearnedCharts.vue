@@ -10,12 +10,38 @@ const { colours, base, theme } = useChart()
 const proofs = computed(() => learned.proofs.filter(({ holes }) => holes > 0))
 const proofsChart = computed(() => ({
   series: [{ name: 'missed holes (%)', data: proofs.value.map(({ perHundred }) => tenth(perHundred!)) }],
-  options: { ...base.value, colors: [colours.value.flag], plotOptions: { bar: { horizontal: true, barHeight: '55%' } }, legend: { show: false }, xaxis: { min: 0, max: Math.max(10, ...proofs.value.map(({ perHundred }) => Math.ceil(perHundred!))), categories: proofs.value.map(({ proof, holes, missed }) => [PROOF_WORDS[proof], `${missed} of ${cases(holes, 'hole', 'holes')}`]), title: { text: 'missed holes (%)', style: { fontSize: '11px', fontWeight: 400 } } }, yaxis: { labels: { maxWidth: 180 } } },
+  options: {
+    ...base.value,
+    colors: [colours.value.flag],
+    plotOptions: { bar: { horizontal: true, barHeight: '55%' } },
+    legend: { show: false },
+    xaxis: {
+      min: 0,
+      max: Math.max(10, ...proofs.value.map(({ perHundred }) => Math.ceil(perHundred!))),
+      categories: proofs.value.map(({ proof, holes, missed }) => [
+        PROOF_WORDS[proof],
+        `${missed} of ${cases(holes, 'hole', 'holes')}`,
+      ]),
+      title: { text: 'missed holes (%)', style: { fontSize: '11px', fontWeight: 400 } },
+    },
+    yaxis: { labels: { maxWidth: 180 } },
+  },
 }))
 const stops = computed(() => learned.stops.filter(({ times }) => times > 0))
 const stopsChart = computed(() => ({
   series: [{ name: 'median (min)', data: stops.value.map(({ middle }) => tenth(middle!)) }],
-  options: { ...base.value, colors: [colours.value.stop], plotOptions: { bar: { horizontal: true, barHeight: '55%' } }, legend: { show: false }, xaxis: { min: 0, categories: stops.value.map(({ by, times }) => [STOPPED_WORDS[by], cases(times, 'time', 'times')]), title: { text: 'minutes until work resumed', style: { fontSize: '11px', fontWeight: 400 } } }, yaxis: { labels: { maxWidth: 180 } } },
+  options: {
+    ...base.value,
+    colors: [colours.value.stop],
+    plotOptions: { bar: { horizontal: true, barHeight: '55%' } },
+    legend: { show: false },
+    xaxis: {
+      min: 0,
+      categories: stops.value.map(({ by, times }) => [STOPPED_WORDS[by], cases(times, 'time', 'times')]),
+      title: { text: 'minutes until work resumed', style: { fontSize: '11px', fontWeight: 400 } },
+    },
+    yaxis: { labels: { maxWidth: 180 } },
+  },
 }))
 </script>
 
@@ -27,7 +53,14 @@ const stopsChart = computed(() => ({
         <h2 class="font-semibold">
           Interruptions
         </h2>
-        <VueApexCharts v-if="stops.length" :key="theme" type="bar" :height="heightOf(stops.length)" :series="stopsChart.series" :options="stopsChart.options" />
+        <VueApexCharts
+          v-if="stops.length"
+          :key="theme"
+          type="bar"
+          :height="heightOf(stops.length)"
+          :series="stopsChart.series"
+          :options="stopsChart.options"
+        />
         <p v-else class="text-sm">
           No interruptions recorded yet.
         </p>
@@ -78,7 +111,14 @@ const stopsChart = computed(() => ({
         <h2 class="font-semibold">
           Missed holes by stud confirmation
         </h2>
-        <VueApexCharts v-if="proofs.length" :key="theme" type="bar" :height="heightOf(proofs.length)" :series="proofsChart.series" :options="proofsChart.options" />
+        <VueApexCharts
+          v-if="proofs.length"
+          :key="theme"
+          type="bar"
+          :height="heightOf(proofs.length)"
+          :series="proofsChart.series"
+          :options="proofsChart.options"
+        />
         <p v-else class="text-sm">
           No hole into a stud has been recorded against an issued revision yet.
         </p>

@@ -12,7 +12,10 @@ const titleOf = (id: string) => {
   const task = store.taskOf(id)
   return task ? `${tell(task.title)}, ${task.siteName}` : id
 }
-const crewChange = ({ before, after }: Moved) => before && after && before.crew !== after.crew ? `${store.crewName(before.crew)} → ${store.crewName(after.crew)}` : store.crewName((after ?? before)!.crew)
+const crewChange = ({ before, after }: Moved) =>
+  before && after && before.crew !== after.crew
+    ? `${store.crewName(before.crew)} → ${store.crewName(after.crew)}`
+    : store.crewName((after ?? before)!.crew)
 </script>
 
 <template>

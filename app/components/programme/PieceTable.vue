@@ -19,7 +19,12 @@ const GOES_BY = { own: 'set by the firm', learned: 'our median', default: 'defau
     <table v-else class="w-full text-left text-sm">
       <thead class="text-xs text-ink-soft">
         <tr>
-          <th v-for="(head, n) in ['Work', 'Default (min)', 'Median (min)', 'Middle half', 'Entries', 'In use']" :key="head" class="font-normal" :class="{ 'text-right': n > 0 && n < 5, 'pl-3': n === 5 }">
+          <th
+            v-for="(head, n) in ['Work', 'Default (min)', 'Median (min)', 'Middle half', 'Entries', 'In use']"
+            :key="head"
+            class="font-normal"
+            :class="{ 'text-right': n > 0 && n < 5, 'pl-3': n === 5 }"
+          >
             {{ head }}
           </th>
         </tr>

@@ -16,9 +16,23 @@ onMounted(() => store.load())
 
 <template>
   <div class="flex h-full flex-col print:block print:h-auto">
-    <TopBar class="print:hidden" :crumbs="[{ title: 'Sites', to: '/' }, { title: 'Programme', to: '/programme' }, { title }]" />
-    <nav class="flex shrink-0 gap-1 overflow-x-auto border-b border-hair bg-rail px-3 print:hidden" aria-label="Programme">
-      <NuxtLink v-for="page in pages" :key="page.to" :to="page.to" no-prefetch class="flex min-h-[var(--target)] items-center border-b-4 px-3 text-sm font-semibold whitespace-nowrap" :class="route.path === page.to ? 'border-flag' : 'border-transparent text-ink-soft hover:text-ink'" :aria-current="route.path === page.to ? 'page' : undefined">
+    <TopBar
+      class="print:hidden"
+      :crumbs="[{ title: 'Sites', to: '/' }, { title: 'Programme', to: '/programme' }, { title }]"
+    />
+    <nav
+      class="flex shrink-0 gap-1 overflow-x-auto border-b border-hair bg-rail px-3 print:hidden"
+      aria-label="Programme"
+    >
+      <NuxtLink
+        v-for="page in pages"
+        :key="page.to"
+        :to="page.to"
+        no-prefetch
+        class="flex min-h-[var(--target)] items-center border-b-4 px-3 text-sm font-semibold whitespace-nowrap"
+        :class="route.path === page.to ? 'border-flag' : 'border-transparent text-ink-soft hover:text-ink'"
+        :aria-current="route.path === page.to ? 'page' : undefined"
+      >
         {{ page.title }}
       </NuxtLink>
     </nav>
@@ -30,7 +44,11 @@ onMounted(() => store.load())
     <p v-if="store.fault" class="field-fault bg-stop-wash px-4 py-1 print:hidden" role="alert" data-testid="not-saved">
       Not saved: {{ store.fault }}
     </p>
-    <p v-if="store.data && store.data.pending > 0" class="bg-caution-wash px-4 py-1 text-sm text-caution print:hidden" role="status">
+    <p
+      v-if="store.data && store.data.pending > 0"
+      class="bg-caution-wash px-4 py-1 text-sm text-caution print:hidden"
+      role="status"
+    >
       {{ store.data.pending === 1 ? 'The plan of one wall is being calculated' : `The plans of ${store.data.pending} walls are being calculated` }}: this page is not complete yet.
     </p>
     <slot />

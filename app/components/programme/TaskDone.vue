@@ -25,7 +25,12 @@ const state = ref<'open' | 'waits' | 'recorded'>('open')
 const step = taskStep(kind)
 /** Whether it waits on this device; what waited and does no more has been sent. */
 async function look() {
-  const waits = await device.entries.where('key').equals(wallKey(site, wall)).filter(({ entry, refused }) => refused === undefined && entry.kind === 'step' && entry.step === step).count().catch(() => 0)
+  const waits = await device.entries
+    .where('key')
+    .equals(wallKey(site, wall))
+    .filter(({ entry, refused }) => refused === undefined && entry.kind === 'step' && entry.step === step)
+    .count()
+    .catch(() => 0)
   if (waits > 0) state.value = 'waits'
   else if (state.value === 'waits') {
     state.value = 'recorded'
@@ -54,7 +59,14 @@ async function record() {
   catch (error) {
     if (!(error instanceof ApiError) || !error.isOffline) return void (says.value = (error as Error).message)
     // An entry that came through although its answer was lost is the same one, and counts once.
-    await outbox.addEntry(site, wall, entry).then(() => { state.value = 'waits' }, (kept: Error) => { says.value = kept.message })
+    await outbox.addEntry(site, wall, entry).then(
+      () => {
+        state.value = 'waits'
+      },
+      (kept: Error) => {
+        says.value = kept.message
+      },
+    )
   }
 }
 </script>

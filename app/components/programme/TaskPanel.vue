@@ -14,7 +14,8 @@ const notFixed = computed(() => store.planned?.notFixed.find(({ fixed }) => fixe
 const unplaced = computed(() => store.planned?.unplaced.find(({ task }) => task === store.selected))
 const why = shallowRef<WhyNot>()
 const { form, clear } = useDraftForm(() => ({
-  crew: placed.value?.crew ?? store.settings.crews[0]?.id ?? '', ...localTime(placed.value?.start ?? store.planned?.from ?? 0, zone.value),
+  crew: placed.value?.crew ?? store.settings.crews[0]?.id ?? '',
+  ...localTime(placed.value?.start ?? store.planned?.from ?? 0, zone.value),
 }))
 const fault = ref('')
 watch(() => store.selected, () => {
@@ -29,7 +30,8 @@ watch([task, placed], async () => {
   if (task.value?.id === asked) why.value = answer
 }, { immediate: true })
 async function fixHere() {
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(form.day) || !/^\d{2}:\d{2}$/.test(form.time)) return void (fault.value = 'Choose a day and a time.')
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(form.day) || !/^\d{2}:\d{2}$/.test(form.time))
+    return void (fault.value = 'Choose a day and a time.')
   fault.value = await store.fix(task.value!.id, form.crew, minuteAt(form.day, form.time, zone.value))
   if (!fault.value) clear()
 }
@@ -43,8 +45,20 @@ async function link() {
 }
 const links = computed(() => store.settings.links?.filter(({ after }) => after === task.value?.id) ?? [])
 const isLinked = (id: string) => links.value.some(({ before }) => before === id)
-const unlink = (id: string) => store.told(store.edit(now => ({ ...now, links: now.links?.filter(each => each.before !== id || each.after !== task.value!.id) })))
-const leaveOut = () => store.told(store.edit(now => ({ ...now, leftOut: [...new Set([...now.leftOut ?? [], task.value!.id])] }), `${tell(task.value!.title)} excluded`))
+const unlink = (id: string) =>
+  store.told(
+    store.edit(now => ({
+      ...now,
+      links: now.links?.filter(each => each.before !== id || each.after !== task.value!.id),
+    })),
+  )
+const leaveOut = () =>
+  store.told(
+    store.edit(
+      now => ({ ...now, leftOut: [...new Set([...(now.leftOut ?? []), task.value!.id])] }),
+      `${tell(task.value!.title)} excluded`,
+    ),
+  )
 </script>
 
 <template>
@@ -54,7 +68,10 @@ const leaveOut = () => store.told(store.edit(now => ({ ...now, leftOut: [...new 
         {{ tell(task.title) }}
       </h2>
       <p class="text-sm text-ink-soft">
-        {{ task.siteName }}; <NuxtLink :to="`/sites/${task.site}/walls/${task.wall}/hang`" class="underline">open wall</NuxtLink>
+        {{ task.siteName }}; <NuxtLink
+          :to="`/sites/${task.site}/walls/${task.wall}/hang`"
+          class="underline"
+        >open wall</NuxtLink>
       </p>
     </header>
     <p v-if="placed" class="text-sm" data-testid="task-when">
@@ -63,7 +80,12 @@ const leaveOut = () => store.told(store.edit(now => ({ ...now, leftOut: [...new 
     <p v-if="unplaced" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm">
       Not scheduled. {{ tell(unplaced.why) }}
     </p>
-    <p v-if="notFixed" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm" role="alert" data-testid="not-fixed">
+    <p
+      v-if="notFixed"
+      class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm"
+      role="alert"
+      data-testid="not-fixed"
+    >
       Pinned to {{ whenAt(notFixed.fixed.start, zone) }}, but it does not fit: {{ tell(notFixed.why) }}.
       <button v-if="may" type="button" class="press mt-1" @click="store.letGo(task.id)">
         Unpin task
@@ -115,7 +137,12 @@ const leaveOut = () => store.told(store.edit(now => ({ ...now, leftOut: [...new 
           <input id="fix-time" v-model="form.time" type="time" step="900" class="field-input">
         </FieldFrame>
       </div>
-      <ChoiceField label="Crew" :value="form.crew" :options="store.settings.crews.map(({ id, name }) => ({ value: id, label: name }))" :commit="chosen => { form.crew = chosen; return [] }" />
+      <ChoiceField
+        label="Crew"
+        :value="form.crew"
+        :options="store.settings.crews.map(({ id, name }) => ({ value: id, label: name }))"
+        :commit="chosen => { form.crew = chosen; return [] }"
+      />
       <p v-if="fault" class="field-fault" role="alert">
         {{ fault }}
       </p>

@@ -5,7 +5,12 @@ import { clip, union } from '~~/core/intervals'
 export interface Stretch extends Interval { x: number, width: number }
 
 /** Time without the hours at which nobody works: those are folded into a narrow strip. */
-export interface Folded { stretches: Stretch[], width: number, x: (minute: number) => number, minute: (x: number) => number }
+export interface Folded {
+  stretches: Stretch[]
+  width: number
+  x: (minute: number) => number
+  minute: (x: number) => number
+}
 
 /** So wide is a fold, px; and so short a gap is not folded, min. */
 const [FOLD, SHORT] = [14, 60]

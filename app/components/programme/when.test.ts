@@ -11,7 +11,12 @@ describe('when something is', () => {
     expect(whenAt(minuteOf('2026-11-30T23:30:00Z'), 'Europe/Oslo')).toContain('00:30')
     expect(whenAt(minuteOf('2026-11-30T23:30:00Z'), 'Europe/Oslo')).toContain('Dec')
   })
-  it.each([['Holm Point', 'HP'], ['Stennick', 'S'], ['', '–'], ['ravel sands pier', 'RS']])('%s is %s where there is no room', (name, letters) => {
+  it.each([
+    ['Holm Point', 'HP'],
+    ['Stennick', 'S'],
+    ['', '–'],
+    ['ravel sands pier', 'RS'],
+  ])('%s is %s where there is no room', (name, letters) => {
     expect(siteLetters(name)).toBe(letters)
   })
 })

@@ -8,8 +8,16 @@ const { withUnit, fineWithUnit } = useUnits()
 const { select } = useSelection()
 const datum = computed(() => plan.value?.marking.datum.x ?? 0)
 const at = ({ x, y }: { x: number, y: number }) => `${withUnit(x - datum.value)}, ${withUnit(y)} up`
-const moved = computed(() => [...difference.moved].sort((a, b) => Number(drilled.value.has(b.id)) - Number(drilled.value.has(a.id)) || Number(b.kind === 'hole') - Number(a.kind === 'hole')))
-const none = computed(() => moved.value.length + difference.added.length + difference.gone.length + difference.redrilled.length === 0)
+const moved = computed(() =>
+  [...difference.moved].sort(
+    (a, b) =>
+      Number(drilled.value.has(b.id)) - Number(drilled.value.has(a.id))
+      || Number(b.kind === 'hole') - Number(a.kind === 'hole'),
+  ),
+)
+const none = computed(
+  () => moved.value.length + difference.added.length + difference.gone.length + difference.redrilled.length === 0,
+)
 const FIRST = 60
 </script>
 

@@ -5,7 +5,13 @@ import {
 import { formatLength, fromSystem, inSystem, parseLength, type UnitSystem } from '~~/core/units'
 
 /** A house rule that is a length or a force: what holds here, who chose it, and to choose it for this level. */
-const { figure, levels, level, units, fixed = false } = defineProps<{ figure: RuleFigure, levels: RuleLevels, level: RuleLevel, units: UnitSystem, fixed?: boolean }>()
+const {
+  figure,
+  levels,
+  level,
+  units,
+  fixed = false,
+} = defineProps<{ figure: RuleFigure, levels: RuleLevels, level: RuleLevel, units: UnitSystem, fixed?: boolean }>()
 const emit = defineEmits<{ choose: [value: number | undefined] }>()
 const shown = computed(() => {
   const value = chosenFigure(figure.key, effectiveRules(levels), units)
@@ -13,7 +19,9 @@ const shown = computed(() => {
     ? String(Number(inSystem({ value, unit: figure.unit }, units).value.toPrecision(4)))
     : formatLength(value, units, { decimals: 1, denominator: 32 })
 })
-const unit = computed(() => figure.unit ? inSystem({ value: 0, unit: figure.unit }, units).unit : units === 'metric' ? 'mm' : '')
+const unit = computed(() =>
+  figure.unit ? inSystem({ value: 0, unit: figure.unit }, units).unit : units === 'metric' ? 'mm' : '',
+)
 
 /** What was typed, mm or N; or why it is none. */
 function readOf(text: string): { ok: true, value: number } | { ok: false, message: string } {
@@ -40,13 +48,34 @@ function choose() {
 
 <template>
   <div class="max-w-sm border-t border-hair pt-4" :data-rule="figure.key">
-    <FieldFrame :id="figure.key" v-slot="{ describedby }" :label="unit ? `${figure.title} (${unit})` : figure.title" :fault="fault" :hint="figure.why">
-      <input :id="figure.key" class="field-input text-right" :readonly="fixed" :value="typed ?? shown" :aria-invalid="fault !== ''" :aria-describedby="describedby" autocomplete="off" @input="typed = ($event.target as HTMLInputElement).value" @change="choose">
+    <FieldFrame
+      :id="figure.key"
+      v-slot="{ describedby }"
+      :label="unit ? `${figure.title} (${unit})` : figure.title"
+      :fault="fault"
+      :hint="figure.why"
+    >
+      <input
+        :id="figure.key"
+        class="field-input text-right"
+        :readonly="fixed"
+        :value="typed ?? shown"
+        :aria-invalid="fault !== ''"
+        :aria-describedby="describedby"
+        autocomplete="off"
+        @input="typed = ($event.target as HTMLInputElement).value"
+        @change="choose"
+      >
     </FieldFrame>
     <p class="mt-1 text-sm text-ink-soft">
       {{ CHOSEN_BY[levelOfRule(figure.key, levels) ?? 'default'] }}
     </p>
-    <button v-if="levelOfRule(figure.key, levels) === level && !fixed" type="button" class="press mt-2" @click="emit('choose', undefined)">
+    <button
+      v-if="levelOfRule(figure.key, levels) === level && !fixed"
+      type="button"
+      class="press mt-2"
+      @click="emit('choose', undefined)"
+    >
       {{ AS_ABOVE[level] }}
     </button>
   </div>

@@ -15,7 +15,10 @@ const { levels, level, units, says, fixed = false } = defineProps<{
 const emit = defineEmits<{ choose: [rules: Rules] }>()
 /** The rules of this level with a change; what is undefined in it is no longer chosen here. */
 function choose(change: Partial<Rules>) {
-  emit('choose', Object.fromEntries(Object.entries({ ...levels[level], ...change }).filter(([, value]) => value !== undefined)))
+  emit(
+    'choose',
+    Object.fromEntries(Object.entries({ ...levels[level], ...change }).filter(([, value]) => value !== undefined)),
+  )
 }
 </script>
 
@@ -32,7 +35,24 @@ function choose(change: Partial<Rules>) {
         {{ says || (fixed ? 'Read only. A planner or lead can edit house rules.' : '') }}
       </p>
     </header>
-    <RuleChoice v-for="rule in HOUSE_RULES" :key="rule.key" :rule="rule" :levels="levels" :level="level" :fixed="fixed" @choose="value => choose({ [rule.key]: value === undefined ? undefined : valueOfSchool(value) })" />
-    <FigureRule v-for="figure in RULE_FIGURES" :key="figure.key" :figure="figure" :levels="levels" :level="level" :units="units" :fixed="fixed" @choose="mm => choose({ [figure.key]: mm })" />
+    <RuleChoice
+      v-for="rule in HOUSE_RULES"
+      :key="rule.key"
+      :rule="rule"
+      :levels="levels"
+      :level="level"
+      :fixed="fixed"
+      @choose="value => choose({ [rule.key]: value === undefined ? undefined : valueOfSchool(value) })"
+    />
+    <FigureRule
+      v-for="figure in RULE_FIGURES"
+      :key="figure.key"
+      :figure="figure"
+      :levels="levels"
+      :level="level"
+      :units="units"
+      :fixed="fixed"
+      @choose="mm => choose({ [figure.key]: mm })"
+    />
   </div>
 </template>

@@ -16,7 +16,11 @@ async function become(person: string) {
 
 <template>
   <Menu v-if="session.person" as="div" class="relative">
-    <MenuButton class="flex h-[var(--target)] items-center gap-1.5 rounded border border-on-bar-soft px-2 text-sm" :aria-label="`${session.person.name}, ${ROLE_WORDS[session.person.role].title}: account`" data-testid="account">
+    <MenuButton
+      class="flex h-[var(--target)] items-center gap-1.5 rounded border border-on-bar-soft px-2 text-sm"
+      :aria-label="`${session.person.name}, ${ROLE_WORDS[session.person.role].title}: account`"
+      data-testid="account"
+    >
       <CircleUserRound class="size-4" aria-hidden="true" />
       <span class="hidden max-w-40 truncate md:inline">{{ session.person.name }}</span>
       <span class="hidden text-on-bar-soft lg:inline">{{ ROLE_WORDS[session.person.role].title }}</span>
@@ -27,14 +31,25 @@ async function become(person: string) {
         <span class="block font-semibold text-ink">{{ session.person.name }}</span>{{ session.firm?.name }}
       </p>
       <MenuItem v-for="{ title, to } in pages" :key="to" v-slot="{ active, close }">
-        <NuxtLink :to="to" no-prefetch class="block px-3 py-2" :class="{ 'bg-plaster underline': active }" @click="close">{{ title }}</NuxtLink>
+        <NuxtLink
+          :to="to"
+          no-prefetch
+          class="block px-3 py-2"
+          :class="{ 'bg-plaster underline': active }"
+          @click="close"
+        >{{ title }}</NuxtLink>
       </MenuItem>
       <template v-if="others.length">
         <p class="mt-1 border-t border-hair px-3 pt-2 text-xs text-ink-soft">
           Demo: switch to
         </p>
         <MenuItem v-for="{ id, name, role } in others" :key="id" v-slot="{ active }">
-          <button type="button" class="block w-full px-3 py-1.5 text-left" :class="{ 'bg-plaster underline': active }" @click="become(id)">
+          <button
+            type="button"
+            class="block w-full px-3 py-1.5 text-left"
+            :class="{ 'bg-plaster underline': active }"
+            @click="become(id)"
+          >
             {{ name }}, {{ ROLE_WORDS[role].title.toLowerCase() }}
           </button>
         </MenuItem>

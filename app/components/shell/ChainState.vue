@@ -56,8 +56,16 @@ onMounted(async () => {
       The first {{ state.imported.entries }} entries were imported by {{ state.imported.by }},
       {{ whenOf(state.imported.at) }}: their authors are as the file says.
     </p>
-    <p v-if="state?.broken" class="flex items-start gap-2 border-l-4 border-stop bg-stop-wash px-2 py-1" data-testid="chain" role="alert">
-      <Unlink2 class="mt-0.5 size-4 shrink-0" aria-hidden="true" /> Broken since {{ whenOf(state.broken.at) }}: entry {{ state.broken.index + 1 }} of {{ state.entries }}, by {{ state.broken.by }}, {{ state.broken.why }}. Earlier entries are intact.
+    <p
+      v-if="state?.broken"
+      class="flex items-start gap-2 border-l-4 border-stop bg-stop-wash px-2 py-1"
+      data-testid="chain"
+      role="alert"
+    >
+      <Unlink2
+        class="mt-0.5 size-4 shrink-0"
+        aria-hidden="true"
+      /> Broken since {{ whenOf(state.broken.at) }}: entry {{ state.broken.index + 1 }} of {{ state.entries }}, by {{ state.broken.by }}, {{ state.broken.why }}. Earlier entries are intact.
     </p>
   </section>
 </template>

@@ -6,7 +6,8 @@ const open = defineModel<boolean>('open', { required: true })
 const list = useCommandList()
 const groups = computed(() => {
   const byGroup = new Map<string, Command[]>()
-  for (const command of list.value) if (command.keys?.length) byGroup.set(command.group, [...byGroup.get(command.group) ?? [], command])
+  for (const command of list.value)
+    if (command.keys?.length) byGroup.set(command.group, [...(byGroup.get(command.group) ?? []), command])
   return [...byGroup]
 })
 </script>
@@ -30,9 +31,17 @@ const groups = computed(() => {
               {{ group }}
             </h3>
             <ul>
-              <li v-for="command in commands" :key="command.id" class="flex justify-between gap-3 border-t border-hair py-1 text-sm">
+              <li
+                v-for="command in commands"
+                :key="command.id"
+                class="flex justify-between gap-3 border-t border-hair py-1 text-sm"
+              >
                 <span>{{ command.title }}</span>
-                <span class="flex shrink-0 gap-2"><span v-for="press in command.keys" :key="press" class="flex gap-0.5"><kbd v-for="cap in capsOf(press)" :key="cap" class="keycap">{{ cap }}</kbd></span></span>
+                <span class="flex shrink-0 gap-2"><span
+                  v-for="press in command.keys"
+                  :key="press"
+                  class="flex gap-0.5"
+                ><kbd v-for="cap in capsOf(press)" :key="cap" class="keycap">{{ cap }}</kbd></span></span>
               </li>
             </ul>
           </section>

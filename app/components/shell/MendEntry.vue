@@ -12,8 +12,15 @@ const FIXED = new Set(['id', 'kind', 'wall', 'seq', 'receivedAt', 'prev', 'hash'
 const asTyped = (value: unknown) => value === undefined ? '' : String(value)
 const given = entry as unknown as Record<string, unknown>
 /** What is missing stands among the fields too. */
-const missing = logEntryFaults(entry).map(({ path }) => path.slice(2)).filter(key => /^\w+$/.test(key) && !FIXED.has(key))
-const keys = [...new Set([...Object.keys(given).filter(key => !FIXED.has(key) && ['string', 'number'].includes(typeof given[key])), ...missing])]
+const missing = logEntryFaults(entry)
+  .map(({ path }) => path.slice(2))
+  .filter(key => /^\w+$/.test(key) && !FIXED.has(key))
+const keys = [
+  ...new Set([
+    ...Object.keys(given).filter(key => !FIXED.has(key) && ['string', 'number'].includes(typeof given[key])),
+    ...missing,
+  ]),
+]
 const typed = reactive(Object.fromEntries(keys.map(key => [key, asTyped(given[key])])))
 const faults = ref<Record<string, string>>({})
 const id = useId()
@@ -24,7 +31,11 @@ function mend() {
     const text = typed[key]!.trim()
     if (text === asTyped(given[key])) continue
     if (text === '') Reflect.deleteProperty(mended, key)
-    else mended[key] = (typeof given[key] === 'number' || key === 'x' || key === 'y') && Number.isFinite(Number(text)) ? Number(text) : text
+    else
+      mended[key]
+        = (typeof given[key] === 'number' || key === 'x' || key === 'y') && Number.isFinite(Number(text))
+          ? Number(text)
+          : text
   }
   const found = logEntryFaults(mended)
   faults.value = Object.fromEntries(found.map(({ path, message }) => [path.slice(2), message]))
@@ -34,10 +45,31 @@ function mend() {
 
 <template>
   <form class="mt-1 space-y-1" data-testid="mend-entry" @submit.prevent="mend">
-    <FieldFrame v-for="key in keys" :id="`${id}-${key}`" :key="key" v-slot="{ describedby }" :label="ENTRY_FIELD_NAMES[key] ?? key" :fault="faults[key]" inline>
-      <input :id="`${id}-${key}`" v-model="typed[key]" class="field-input !min-h-8 text-sm" autocomplete="off" :aria-invalid="key in faults" :aria-describedby="describedby">
+    <FieldFrame
+      v-for="key in keys"
+      :id="`${id}-${key}`"
+      :key="key"
+      v-slot="{ describedby }"
+      :label="ENTRY_FIELD_NAMES[key] ?? key"
+      :fault="faults[key]"
+      inline
+    >
+      <input
+        :id="`${id}-${key}`"
+        v-model="typed[key]"
+        class="field-input !min-h-8 text-sm"
+        autocomplete="off"
+        :aria-invalid="key in faults"
+        :aria-describedby="describedby"
+      >
     </FieldFrame>
-    <p v-for="(message, key) in faults" v-show="!keys.includes(String(key))" :key="key" class="field-fault" role="alert">
+    <p
+      v-for="(message, key) in faults"
+      v-show="!keys.includes(String(key))"
+      :key="key"
+      class="field-fault"
+      role="alert"
+    >
       {{ ENTRY_FIELD_NAMES[key] ?? key }} {{ message }}.
     </p>
     <span class="flex gap-2">

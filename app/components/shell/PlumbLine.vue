@@ -29,15 +29,34 @@ function said(stage: Stage, does: string) {
           :class="{ 'bg-board': stage.id === current }"
           :aria-current="stage.id === current ? 'step' : undefined"
         >
-          <span v-if="stage.id === current" class="relative grid w-[30px] shrink-0 place-items-center" aria-hidden="true">
-            <svg width="30" height="40" viewBox="0 0 30 40"><path d="M15 0 V8 M8 8 h14 l2 12 l-9 19 l-9 -19 z" fill="var(--color-flag)" stroke="var(--color-ink)" stroke-width="1.5" stroke-linejoin="round" /></svg>
+          <span
+            v-if="stage.id === current"
+            class="relative grid w-[30px] shrink-0 place-items-center"
+            aria-hidden="true"
+          >
+            <svg width="30" height="40" viewBox="0 0 30 40"><path
+              d="M15 0 V8 M8 8 h14 l2 12 l-9 19 l-9 -19 z"
+              fill="var(--color-flag)"
+              stroke="var(--color-ink)"
+              stroke-width="1.5"
+              stroke-linejoin="round"
+            /></svg>
           </span>
           <span v-else class="grid w-[30px] shrink-0 place-items-center" aria-hidden="true">
-            <span class="grid size-5 place-items-center rounded-full border-2 text-[11px] font-bold leading-none" :class="KNOT_LOOKS[stateOf(stage.id)]">{{ KNOT_MARKS[stateOf(stage.id)] }}</span>
+            <span
+              class="grid size-5 place-items-center rounded-full border-2 text-[11px] font-bold leading-none"
+              :class="KNOT_LOOKS[stateOf(stage.id)]"
+            >{{ KNOT_MARKS[stateOf(stage.id)] }}</span>
           </span>
           <span class="min-w-0">
-            <span class="block text-sm leading-tight" :class="stage.id === current ? 'font-bold' : 'font-semibold'">{{ stage.title }}</span>
-            <span class="block text-[11px] leading-tight" :class="stateOf(stage.id) === 'stop' ? 'font-semibold text-stop' : 'text-ink-soft'">{{ said(stage.id, stage.does) }}</span>
+            <span
+              class="block text-sm leading-tight"
+              :class="stage.id === current ? 'font-bold' : 'font-semibold'"
+            >{{ stage.title }}</span>
+            <span
+              class="block text-[11px] leading-tight"
+              :class="stateOf(stage.id) === 'stop' ? 'font-semibold text-stop' : 'text-ink-soft'"
+            >{{ said(stage.id, stage.does) }}</span>
           </span>
         </NuxtLink>
       </li>

@@ -21,7 +21,10 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
 
 <template>
   <Popover class="relative">
-    <PopoverButton class="flex h-9 items-center gap-1 rounded bg-stop-wash px-2 text-xs font-semibold text-stop" data-testid="set-aside">
+    <PopoverButton
+      class="flex h-9 items-center gap-1 rounded bg-stop-wash px-2 text-xs font-semibold text-stop"
+      data-testid="set-aside"
+    >
       <TriangleAlert class="size-4" aria-hidden="true" /> {{ rejected }} rejected
     </PopoverButton>
     <PopoverPanel class="fixed inset-x-2 top-14 z-20 max-h-[70vh] overflow-y-auto md:absolute md:inset-x-auto md:top-full md:right-0 md:mt-1 md:w-96 border border-hair bg-board p-3 text-sm text-ink shadow-lg">
@@ -29,12 +32,22 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
         The server rejected these. They are still on this device.
       </p>
       <ul class="mt-2 space-y-3">
-        <li v-for="entry in waiting.entries" :key="entry.n" class="border-l-4 border-stop pl-2" data-testid="refused-entry">
+        <li
+          v-for="entry in waiting.entries"
+          :key="entry.n"
+          class="border-l-4 border-stop pl-2"
+          data-testid="refused-entry"
+        >
           <p>{{ [`${LOG_KINDS[entry.entry.kind].title}${'hole' in entry.entry ? ` ${entry.entry.hole}` : ''}`, entry.wall, entry.entry.by, whenOf(entry.entry.at)].join(', ') }}</p>
           <p class="text-stop">
             {{ entry.refused }}
           </p>
-          <MendEntry v-if="mending === entry.n" :entry="entry.entry" @mended="resend(entry, $event)" @cancel="mending = undefined" />
+          <MendEntry
+            v-if="mending === entry.n"
+            :entry="entry.entry"
+            @mended="resend(entry, $event)"
+            @cancel="mending = undefined"
+          />
           <span v-else class="mt-1 flex flex-wrap gap-2">
             <ReissueButton v-if="entry.entry.kind === 'issued'" :unsent="entry" @reissued="resend(entry, $event)" />
             <button type="button" class="press !px-2" @click="mending = entry.n">Edit entry</button>
@@ -42,8 +55,18 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
             <button type="button" class="press !px-2" @click="outbox.giveUp(entry)">Discard</button>
           </span>
         </li>
-        <li v-for="change in waiting.designs" :key="change.key" class="border-l-4 border-stop pl-2" data-testid="refused-design">
-          <p>Changes to <NuxtLink :to="`/sites/${change.site}/walls/${change.id}/survey`" class="underline">{{ change.wall.name }}</NuxtLink></p>
+        <li
+          v-for="change in waiting.designs"
+          :key="change.key"
+          class="border-l-4 border-stop pl-2"
+          data-testid="refused-design"
+        >
+          <p>
+            Changes to <NuxtLink
+              :to="`/sites/${change.site}/walls/${change.id}/survey`"
+              class="underline"
+            >{{ change.wall.name }}</NuxtLink>
+          </p>
           <p class="text-stop">
             {{ change.refused }}
           </p>
@@ -52,7 +75,12 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
             <button type="button" class="press !px-2" @click="outbox.giveUpDesign(change)">Discard changes</button>
           </span>
         </li>
-        <li v-for="change in waiting.settings" :key="change.key" class="border-l-4 border-stop pl-2" data-testid="refused-settings">
+        <li
+          v-for="change in waiting.settings"
+          :key="change.key"
+          class="border-l-4 border-stop pl-2"
+          data-testid="refused-settings"
+        >
           <p>Changes to <NuxtLink to="/programme" class="underline">the programme</NuxtLink></p>
           <p class="text-stop">
             {{ change.refused }}
@@ -83,7 +111,11 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
             <pre class="mt-1 max-h-40 overflow-auto bg-rail p-1 text-xs whitespace-pre-wrap break-all">{{ draft.text.slice(0, 20_000) }}</pre>
           </details>
           <span class="mt-1 flex gap-2">
-            <button type="button" class="press !px-2" @click="saveText(`${draft.name.replace('/', '-')}-not-read.txt`, draft.text)">Save as file</button>
+            <button
+              type="button"
+              class="press !px-2"
+              @click="saveText(`${draft.name.replace('/', '-')}-not-read.txt`, draft.text)"
+            >Save as file</button>
             <button type="button" class="press !px-2" @click="drop(draft)">Discard changes</button>
           </span>
         </li>

@@ -15,8 +15,18 @@ const files = computed(() => state.value?.site.files ?? [])
 const sheets = computed(() => walls.flatMap(({ id, name, state }) => {
   const at = `/api/sites/${site}/walls/${id}`
   return [
-    ...state?.revision ? [{ key: `${id} sheet`, title: `${name}: mark-out ${state.revision}`, href: `${at}/sheet?format=pdf&revision=${state.revision}` }] : [],
-    ...state && state.stages.close !== 'not started' ? [{ key: `${id} pack`, title: `${name}: handover pack`, href: `${at}/handover?format=pdf` }] : [],
+    ...(state?.revision
+      ? [
+          {
+            key: `${id} sheet`,
+            title: `${name}: mark-out ${state.revision}`,
+            href: `${at}/sheet?format=pdf&revision=${state.revision}`,
+          },
+        ]
+      : []),
+    ...(state && state.stages.close !== 'not started'
+      ? [{ key: `${id} pack`, title: `${name}: handover pack`, href: `${at}/handover?format=pdf` }]
+      : []),
   ]
 }))
 
@@ -24,7 +34,8 @@ const sending = ref('')
 const faults = ref<string[]>([])
 /** The file that is about to be taken away. */
 const leaving = ref('')
-const said = ({ faults = [], message }: ApiError) => faults.length > 0 ? faults.map(({ path, message }) => `${path.split('.').at(-1)} ${message}.`).join(' ') : message
+const said = ({ faults = [], message }: ApiError) =>
+  faults.length > 0 ? faults.map(({ path, message }) => `${path.split('.').at(-1)} ${message}.`).join(' ') : message
 async function add(event: Event) {
   const input = event.target as HTMLInputElement
   const chosen = [...input.files ?? []]
@@ -61,11 +72,21 @@ async function takeAway(file: string) {
     <ul class="divide-y divide-hair text-sm">
       <li v-for="{ file, name, by, at } in files" :key="file" class="py-1">
         <div class="flex items-center gap-2">
-          <a :href="siteFileAddress(site, file)" :download="name" class="flex min-h-8 min-w-0 flex-1 items-center gap-2">
+          <a
+            :href="siteFileAddress(site, file)"
+            :download="name"
+            class="flex min-h-8 min-w-0 flex-1 items-center gap-2"
+          >
             <FileText class="size-4 shrink-0" aria-hidden="true" />
             <span class="min-w-0"><span class="break-words underline">{{ name }}</span><span class="block text-xs text-ink-soft">{{ [by, at && whenOf(at)].filter(Boolean).join(', ') }}</span></span>
           </a>
-          <button v-if="may && leaving !== file" type="button" class="press !px-2" :aria-label="`Delete ${name}`" @click="leaving = file">
+          <button
+            v-if="may && leaving !== file"
+            type="button"
+            class="press !px-2"
+            :aria-label="`Delete ${name}`"
+            @click="leaving = file"
+          >
             Delete…
           </button>
         </div>
@@ -80,7 +101,11 @@ async function takeAway(file: string) {
         </div>
       </li>
       <li v-for="sheet in sheets" :key="sheet.key">
-        <a :href="sheet.href" download class="flex min-h-8 items-center gap-2 underline"><FileText class="size-4 shrink-0" aria-hidden="true" />{{ sheet.title }} (PDF)</a>
+        <a
+          :href="sheet.href"
+          download
+          class="flex min-h-8 items-center gap-2 underline"
+        ><FileText class="size-4 shrink-0" aria-hidden="true" />{{ sheet.title }} (PDF)</a>
       </li>
     </ul>
     <label v-if="may" class="press relative w-full cursor-pointer focus-within:outline-3 focus-within:outline-focus">

@@ -13,12 +13,40 @@ const editing = ref(false)
 let from = 0
 const may = computed(() => session.may('site.settings', site))
 const place = computed(() => state.value?.site)
-const TEXTS = [['address', 'Address'], ['access', 'Access'], ['parking', 'Parking'], ['delivery', 'Lift and deliveries']] as const
-const said = ({ days, from, to }: Window) => `${days.map(day => DAY_LETTERS[day]).join(' ') || 'no day'} ${from} to ${to}${to <= from ? ' next day' : ''}`
-const form = reactive({ address: '', access: '', parking: '', delivery: '', zone: '', windows: [] as Window[], noise: [] as Window[], always: true, loud: true, closed: '' })
+const TEXTS = [
+  ['address', 'Address'],
+  ['access', 'Access'],
+  ['parking', 'Parking'],
+  ['delivery', 'Lift and deliveries'],
+] as const
+const said = ({ days, from, to }: Window) =>
+  `${days.map(day => DAY_LETTERS[day]).join(' ') || 'no day'} ${from} to ${to}${to <= from ? ' next day' : ''}`
+const form = reactive({
+  address: '',
+  access: '',
+  parking: '',
+  delivery: '',
+  zone: '',
+  windows: [] as Window[],
+  noise: [] as Window[],
+  always: true,
+  loud: true,
+  closed: '',
+})
 function edit() {
   const now = place.value!
-  Object.assign(form, { address: now.address ?? '', access: now.access ?? '', parking: now.parking ?? '', delivery: now.delivery ?? '', zone: now.zone ?? '', windows: now.windows ?? [], noise: now.noise ?? [], always: now.windows === undefined, loud: now.noise === undefined, closed: (now.closed ?? []).map(({ day, reason }) => [day, reason].filter(Boolean).join(' ')).join('\n') })
+  Object.assign(form, {
+    address: now.address ?? '',
+    access: now.access ?? '',
+    parking: now.parking ?? '',
+    delivery: now.delivery ?? '',
+    zone: now.zone ?? '',
+    windows: now.windows ?? [],
+    noise: now.noise ?? [],
+    always: now.windows === undefined,
+    loud: now.noise === undefined,
+    closed: (now.closed ?? []).map(({ day, reason }) => [day, reason].filter(Boolean).join(' ')).join('\n'),
+  })
   from = state.value!.version
   editing.value = true
 }
@@ -29,10 +57,22 @@ async function save() {
   })
   const text = (value: string) => value.trim() || null
   try {
-    state.value = await api<SiteState>(`/sites/${site}/place`, { method: 'PUT', body: { version: from, place: {
-      address: text(form.address), access: text(form.access), parking: text(form.parking), delivery: text(form.delivery), zone: text(form.zone),
-      windows: form.always ? null : form.windows, noise: form.loud ? null : form.noise, closed: closed.length > 0 ? closed : null,
-    } } })
+    state.value = await api<SiteState>(`/sites/${site}/place`, {
+      method: 'PUT',
+      body: {
+        version: from,
+        place: {
+          address: text(form.address),
+          access: text(form.access),
+          parking: text(form.parking),
+          delivery: text(form.delivery),
+          zone: text(form.zone),
+          windows: form.always ? null : form.windows,
+          noise: form.loud ? null : form.noise,
+          closed: closed.length > 0 ? closed : null,
+        },
+      },
+    })
     editing.value = false
     fault.value = ''
   }
@@ -42,7 +82,10 @@ async function save() {
       state.value = current as SiteState
       from = state.value.version
     }
-    fault.value = faults.length > 0 ? faults.map(each => `${each.path.replace(/^\$\.site\.?/, '')} ${each.message}`.trim()).join('. ') : message
+    fault.value
+      = faults.length > 0
+        ? faults.map(each => `${each.path.replace(/^\$\.site\.?/, '')} ${each.message}`.trim()).join('. ')
+        : message
   }
 }
 </script>
@@ -105,10 +148,24 @@ async function save() {
         <input id="place-zone" v-model="form.zone" class="field-input" autocomplete="off">
       </FieldFrame>
       <label class="flex min-h-8 items-center gap-2 text-sm"><input v-model="form.always" type="checkbox" class="size-5"> Access at any time</label>
-      <WindowFields v-if="!form.always" label="Access hours" :windows="form.windows" @change="windows => { form.windows = windows }" />
+      <WindowFields
+        v-if="!form.always"
+        label="Access hours"
+        :windows="form.windows"
+        @change="windows => { form.windows = windows }"
+      />
       <label class="flex min-h-8 items-center gap-2 text-sm"><input v-model="form.loud" type="checkbox" class="size-5"> Noisy work during all access hours</label>
-      <WindowFields v-if="!form.loud" label="Noisy work hours" :windows="form.noise" @change="windows => { form.noise = windows }" />
-      <FieldFrame id="place-closed" label="Closed days, one per line" hint="Date and reason, for example 2026-12-24 last ferry at noon">
+      <WindowFields
+        v-if="!form.loud"
+        label="Noisy work hours"
+        :windows="form.noise"
+        @change="windows => { form.noise = windows }"
+      />
+      <FieldFrame
+        id="place-closed"
+        label="Closed days, one per line"
+        hint="Date and reason, for example 2026-12-24 last ferry at noon"
+      >
         <textarea id="place-closed" v-model="form.closed" class="field-input !py-1" rows="3" />
       </FieldFrame>
       <p v-if="fault" class="field-fault" role="alert">

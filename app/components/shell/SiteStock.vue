@@ -14,8 +14,11 @@ onMounted(async () => {
     failed.value = (error as Error).message
   }
 })
-const missing = ({ have, reserved }: Line) => have === undefined ? 'not counted' : have < reserved ? `${reserved - have} short` : 'in stock'
-const sorted = computed(() => [...lines.value].sort((a, b) => Number(missing(a) === 'in stock') - Number(missing(b) === 'in stock')))
+const missing = ({ have, reserved }: Line) =>
+  have === undefined ? 'not counted' : have < reserved ? `${reserved - have} short` : 'in stock'
+const sorted = computed(() =>
+  [...lines.value].sort((a, b) => Number(missing(a) === 'in stock') - Number(missing(b) === 'in stock')),
+)
 </script>
 
 <template>

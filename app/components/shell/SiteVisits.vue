@@ -11,13 +11,20 @@ const YEAR = 366 * 86_400_000
 onMounted(async () => {
   try {
     const [from, to] = [new Date(Date.now() - 86_400_000), new Date(Date.now() + YEAR)]
-    stretches.value = (await api<PublishedStretch[]>(`/programme/published?from=${from.toISOString()}&to=${to.toISOString()}`)).filter(each => each.site === site)
+    stretches.value = (
+      await api<PublishedStretch[]>(`/programme/published?from=${from.toISOString()}&to=${to.toISOString()}`)
+    ).filter(each => each.site === site)
   }
   catch (error) {
     failed.value = (error as Error).message
   }
 })
-const visits = computed(() => visitsOf(stretches.value.map(each => ({ ...each, from: minuteOf(each.startsAt), to: minuteOf(each.endsAt) })), () => stretches.value[0]!.zone))
+const visits = computed(() =>
+  visitsOf(
+    stretches.value.map(each => ({ ...each, from: minuteOf(each.startsAt), to: minuteOf(each.endsAt) })),
+    () => stretches.value[0]!.zone,
+  ),
+)
 </script>
 
 <template>
@@ -33,7 +40,11 @@ const visits = computed(() => visitsOf(stretches.value.map(each => ({ ...each, f
     </p>
     <ul class="divide-y divide-hair text-sm">
       <li v-for="visit in visits" :key="visit.id" class="flex flex-wrap gap-x-3 py-1">
-        <NuxtLink :to="`/programme/day?day=${visit.day}&crew=${visit.crew}`" no-prefetch class="font-semibold underline">
+        <NuxtLink
+          :to="`/programme/day?day=${visit.day}&crew=${visit.crew}`"
+          no-prefetch
+          class="font-semibold underline"
+        >
           {{ dayAt(visit.from, visit.stretches[0]!.zone) }}
         </NuxtLink>
         <span class="figures">{{ timeAt(visit.from, visit.stretches[0]!.zone) }} to {{ timeAt(visit.to, visit.stretches[0]!.zone) }}</span>

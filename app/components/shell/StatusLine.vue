@@ -56,7 +56,15 @@ const near = computed(() =>
       data-testid="read-only"
       title="Only a lead or planner can edit this wall"
     >Read only</span>
-    <span v-if="atHand" data-testid="at-hand" title="All stages are loaded: this wall works without signal"><CloudCheck class="size-4 text-ink-soft" role="img" aria-label="All stages are loaded and work without signal" /></span>
+    <span
+      v-if="atHand"
+      data-testid="at-hand"
+      title="All stages are loaded: this wall works without signal"
+    ><CloudCheck
+      class="size-4 text-ink-soft"
+      role="img"
+      aria-label="All stages are loaded and work without signal"
+    /></span>
     <button
       v-else-if="ahead === 'offered'"
       type="button"
@@ -74,7 +82,10 @@ const near = computed(() =>
       :title="lastEdit ? `Undo: ${lastEdit}` : 'Nothing to undo'"
       @click="store.undo()"
     >
-      <Undo2 class="size-4" aria-hidden="true" /><span>Undo</span><span v-if="lastEdit" class="hidden max-w-40 truncate text-ink-soft lg:inline">{{ lastEdit }}</span>
+      <Undo2 class="size-4" aria-hidden="true" /><span>Undo</span><span
+        v-if="lastEdit"
+        class="hidden max-w-40 truncate text-ink-soft lg:inline"
+      >{{ lastEdit }}</span>
     </button>
     <button
       type="button"
@@ -96,7 +107,15 @@ const near = computed(() =>
     </button>
     <span class="hidden h-7 min-w-0 flex-1 flex-wrap items-center gap-x-3 overflow-hidden text-ink-soft lg:flex">
       <span class="flex h-7 items-center gap-1"><kbd class="keycap">/</kbd> commands</span>
-      <span v-for="command in near" :key="command.id" class="flex h-7 items-center gap-1"><kbd v-for="cap in capsOf(command.keys![0]!)" :key="cap" class="keycap">{{ cap }}</kbd>
+      <span
+        v-for="command in near"
+        :key="command.id"
+        class="flex h-7 items-center gap-1"
+      ><kbd
+         v-for="cap in capsOf(command.keys![0]!)"
+         :key="cap"
+         class="keycap"
+       >{{ cap }}</kbd>
         {{ command.title }}</span>
     </span>
     <span class="ml-auto hidden shrink-0 text-xs text-ink-soft xl:inline">Planning aid. Makers’ instructions, local code and licensed trades take precedence.</span>

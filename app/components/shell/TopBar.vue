@@ -20,11 +20,29 @@ onNuxtReady(() => { later.value = true })
     <NuxtLink to="/" no-prefetch class="flex items-center gap-2 font-bold" aria-label="Wide Trellis, all sites">
       <img src="/mark.svg" alt="" class="size-7"> <span class="hidden sm:inline">Wide Trellis</span>
     </NuxtLink>
-    <nav class="flex min-w-0 flex-1 items-center gap-2 overflow-hidden text-sm whitespace-nowrap" aria-label="Where you are">
+    <nav
+      class="flex min-w-0 flex-1 items-center gap-2 overflow-hidden text-sm whitespace-nowrap"
+      aria-label="Where you are"
+    >
       <template v-for="({ title, to }, index) in crumbs" :key="title">
-        <span v-if="index > 0" class="text-on-bar-soft" :class="{ 'max-md:hidden': deep && (index === 1 || $slots.default) }" aria-hidden="true">›</span>
-        <NuxtLink v-if="to" :to="to" no-prefetch class="text-on-bar-soft hover:underline" :class="index === 0 ? ['shrink-0', { 'max-md:hidden': deep }] : 'truncate'">{{ title }}</NuxtLink>
-        <span v-else class="truncate font-semibold" :class="{ 'max-md:hidden': deep && $slots.default }">{{ title }}</span>
+        <span
+          v-if="index > 0"
+          class="text-on-bar-soft"
+          :class="{ 'max-md:hidden': deep && (index === 1 || $slots.default) }"
+          aria-hidden="true"
+        >›</span>
+        <NuxtLink
+          v-if="to"
+          :to="to"
+          no-prefetch
+          class="text-on-bar-soft hover:underline"
+          :class="index === 0 ? ['shrink-0', { 'max-md:hidden': deep }] : 'truncate'"
+        >{{ title }}</NuxtLink>
+        <span
+          v-else
+          class="truncate font-semibold"
+          :class="{ 'max-md:hidden': deep && $slots.default }"
+        >{{ title }}</span>
       </template>
     </nav>
     <slot />
@@ -35,7 +53,12 @@ onNuxtReady(() => { later.value = true })
       <LazyNewVersion />
       <LazyOutboxNote />
     </template>
-    <button type="button" class="grid size-[var(--target)] place-items-center rounded border border-on-bar-soft" :aria-label="theme === 'desk' ? 'Switch to the site theme' : 'Switch to the desk theme'" @click="theme = theme === 'desk' ? 'site' : 'desk'">
+    <button
+      type="button"
+      class="grid size-[var(--target)] place-items-center rounded border border-on-bar-soft"
+      :aria-label="theme === 'desk' ? 'Switch to the site theme' : 'Switch to the desk theme'"
+      @click="theme = theme === 'desk' ? 'site' : 'desk'"
+    >
       <component :is="theme === 'desk' ? Sun : Moon" class="size-4" aria-hidden="true" />
     </button>
     <LazyAccountMenu v-if="later" />

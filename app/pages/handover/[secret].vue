@@ -27,7 +27,10 @@ async function sign() {
   if (!form.name.trim()) return void (fault.value = 'Enter your name.')
   if (ink.value.length === 0) return void (fault.value = 'Sign in the box.')
   try {
-    await api(`${base}/sign`, { method: 'POST', body: { id, name: form.name, role: form.role, ink: ink.value, remark: form.remark } })
+    await api(`${base}/sign`, {
+      method: 'POST',
+      body: { id, name: form.name, role: form.role, ink: ink.value, remark: form.remark },
+    })
     done.value = true
     await read()
   }
@@ -60,8 +63,17 @@ useHead({ title: () => view.value ? `${view.value.wall}, handover` : 'Handover' 
             For {{ view.client }}. {{ view.screens }} screens. This page is available until {{ whenOf(view.expiresAt) }}.
           </p>
         </div>
-        <img :src="picture" :alt="`The wall as built, ${view.screens} screens`" class="w-full border border-hair bg-white">
-        <a class="press" :href="`/api${base}/pdf`" download data-testid="client-pdf"><FileText class="size-4" aria-hidden="true" /> Download handover pack (PDF)</a>
+        <img
+          :src="picture"
+          :alt="`The wall as built, ${view.screens} screens`"
+          class="w-full border border-hair bg-white"
+        >
+        <a
+          class="press"
+          :href="`/api${base}/pdf`"
+          download
+          data-testid="client-pdf"
+        ><FileText class="size-4" aria-hidden="true" /> Download handover pack (PDF)</a>
         <section aria-label="Open items">
           <h2 class="font-semibold">
             Open items
@@ -70,7 +82,11 @@ useHead({ title: () => view.value ? `${view.value.wall}, handover` : 'Handover' 
             None.
           </p>
           <ul class="ml-4 list-disc text-sm">
-            <li v-for="(each, n) in view.missing" :key="n" :class="{ 'font-semibold text-stop': each.severity === 'stop' }">
+            <li
+              v-for="(each, n) in view.missing"
+              :key="n"
+              :class="{ 'font-semibold text-stop': each.severity === 'stop' }"
+            >
               {{ each.what }}
             </li>
             <li v-for="(point, n) in view.points" :key="`p${n}`">
@@ -107,10 +123,26 @@ useHead({ title: () => view.value ? `${view.value.wall}, handover` : 'Handover' 
             Sign
           </h2>
           <div class="grid gap-2 sm:grid-cols-2">
-            <label class="text-sm">Your name<input v-model="form.name" class="field-input" autocomplete="name" maxlength="200" @input="fault = ''"></label>
-            <label class="text-sm">Role<input v-model="form.role" class="field-input" autocomplete="organization-title" maxlength="200"></label>
+            <label class="text-sm">Your name<input
+              v-model="form.name"
+              class="field-input"
+              autocomplete="name"
+              maxlength="200"
+              @input="fault = ''"
+            ></label>
+            <label class="text-sm">Role<input
+              v-model="form.role"
+              class="field-input"
+              autocomplete="organization-title"
+              maxlength="200"
+            ></label>
           </div>
-          <label class="block text-sm">Remarks (optional)<textarea v-model="form.remark" rows="3" class="field-input w-full" maxlength="2000" /></label>
+          <label class="block text-sm">Remarks (optional)<textarea
+            v-model="form.remark"
+            rows="3"
+            class="field-input w-full"
+            maxlength="2000"
+          /></label>
           <SignatureField v-model="ink" @update:model-value="fault = ''" />
           <p v-if="fault" class="field-fault" role="alert">
             {{ fault }}

@@ -32,10 +32,30 @@ catch (error) {
         <b>{{ invitation.firm }}</b>{{ invitation.kind === 'join' ? ' invites you as ' : ', ' }}<b>{{ ROLE_WORDS[invitation.role].title.toLowerCase() }}</b>: {{ ROLE_WORDS[invitation.role].does }}.
       </p>
       <FieldFrame id="join-address" label="Sign-in address" hint="">
-        <input id="join-address" class="field-input" type="email" autocomplete="username" readonly :value="invitation.address">
+        <input
+          id="join-address"
+          class="field-input"
+          type="email"
+          autocomplete="username"
+          readonly
+          :value="invitation.address"
+        >
       </FieldFrame>
-      <FieldFrame v-if="invitation.kind === 'join'" id="join-name" label="Your name" :fault="faults.name" hint="Your entries are recorded under this name.">
-        <input id="join-name" v-model="form.name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="!!faults.name">
+      <FieldFrame
+        v-if="invitation.kind === 'join'"
+        id="join-name"
+        label="Your name"
+        :fault="faults.name"
+        hint="Your entries are recorded under this name."
+      >
+        <input
+          id="join-name"
+          v-model="form.name"
+          class="field-input"
+          autocomplete="name"
+          maxlength="200"
+          :aria-invalid="!!faults.name"
+        >
       </FieldFrame>
       <PasswordField id="join-password" v-model="form.password" :fault="faults.password" />
       <p v-if="fault" class="field-fault" role="alert">

@@ -11,7 +11,19 @@ const fault = ref('')
 async function addCrew() {
   if (!name.value.trim()) return void (fault.value = 'Enter a crew name.')
   const id = idFrom(name.value, 'crew', store.settings.crews.map(({ id }) => id))
-  fault.value = await store.edit(now => ({ ...now, crews: [...now.crews, { id, name: name.value.trim(), people: [], skills: ['fitting'], hours: [{ days: ['mon', 'tue', 'wed', 'thu', 'fri'], from: '08:00', to: '16:30' }] }] }))
+  fault.value = await store.edit(now => ({
+    ...now,
+    crews: [
+      ...now.crews,
+      {
+        id,
+        name: name.value.trim(),
+        people: [],
+        skills: ['fitting'],
+        hours: [{ days: ['mon', 'tue', 'wed', 'thu', 'fri'], from: '08:00', to: '16:30' }],
+      },
+    ],
+  }))
   if (!fault.value) name.value = ''
 }
 const { form: general, clear } = useDraftForm(() => {
@@ -20,15 +32,29 @@ const { form: general, clear } = useDraftForm(() => {
 })
 const generalFault = ref('')
 async function saveGeneral() {
-  if (![general.aids, general.betweenSites].every(typed => /^\d{1,5}$/.test(typed.trim()))) return void (generalFault.value = 'Enter lifting aids and minutes as whole numbers.')
-  generalFault.value = await store.edit(now => ({ ...now, zone: general.zone.trim(), aids: Number(general.aids), betweenSites: Number(general.betweenSites) }))
+  if (![general.aids, general.betweenSites].every(typed => /^\d{1,5}$/.test(typed.trim())))
+    return void (generalFault.value = 'Enter lifting aids and minutes as whole numbers.')
+  generalFault.value = await store.edit(now => ({
+    ...now,
+    zone: general.zone.trim(),
+    aids: Number(general.aids),
+    betweenSites: Number(general.betweenSites),
+  }))
   if (!generalFault.value) clear()
 }
 const way = reactive({ from: '', to: '', minutes: '' })
 async function addWay() {
   if (!way.from || !way.to || way.from === way.to) return void (generalFault.value = 'Choose two sites.')
   if (!/^\d{1,5}$/.test(way.minutes.trim())) return void (generalFault.value = 'Enter the minutes as a whole number.')
-  generalFault.value = await store.edit(now => ({ ...now, travel: [...(now.travel ?? []).filter(each => !([each.from, each.to].includes(way.from) && [each.from, each.to].includes(way.to))), { from: way.from, to: way.to, minutes: Number(way.minutes) }] }))
+  generalFault.value = await store.edit(now => ({
+    ...now,
+    travel: [
+      ...(now.travel ?? []).filter(
+        each => !([each.from, each.to].includes(way.from) && [each.from, each.to].includes(way.to)),
+      ),
+      { from: way.from, to: way.to, minutes: Number(way.minutes) },
+    ],
+  }))
   if (!generalFault.value) Object.assign(way, { from: '', to: '', minutes: '' })
 }
 </script>
@@ -47,7 +73,14 @@ async function addWay() {
           <CrewEditor v-for="crew in store.settings.crews" :key="crew.id" :crew="crew" />
           <form class="flex items-end gap-2" novalidate @submit.prevent="addCrew">
             <FieldFrame id="new-crew" label="New crew" :fault="fault" class="flex-1">
-              <input id="new-crew" v-model="name" class="field-input" maxlength="200" autocomplete="off" @input="fault = ''">
+              <input
+                id="new-crew"
+                v-model="name"
+                class="field-input"
+                maxlength="200"
+                autocomplete="off"
+                @input="fault = ''"
+              >
             </FieldFrame>
             <button type="submit" class="press press-first">
               Add crew
@@ -63,10 +96,22 @@ async function addWay() {
               <input id="firm-zone" v-model="general.zone" class="field-input" autocomplete="off">
             </FieldFrame>
             <FieldFrame id="firm-aids" label="Lifting aids">
-              <input id="firm-aids" v-model="general.aids" class="field-input text-right" inputmode="numeric" autocomplete="off">
+              <input
+                id="firm-aids"
+                v-model="general.aids"
+                class="field-input text-right"
+                inputmode="numeric"
+                autocomplete="off"
+              >
             </FieldFrame>
             <FieldFrame id="firm-between" label="Default travel time (min)" hint="Used where no travel time is set.">
-              <input id="firm-between" v-model="general.betweenSites" class="field-input text-right" inputmode="numeric" autocomplete="off">
+              <input
+                id="firm-between"
+                v-model="general.betweenSites"
+                class="field-input text-right"
+                inputmode="numeric"
+                autocomplete="off"
+              >
             </FieldFrame>
             <button type="submit" class="press w-full">
               Save settings
@@ -90,7 +135,13 @@ async function addWay() {
                   {{ site.name }}
                 </option>
               </select>
-              <input v-model="way.minutes" class="field-input text-right" inputmode="numeric" aria-label="Minutes" placeholder="min">
+              <input
+                v-model="way.minutes"
+                class="field-input text-right"
+                inputmode="numeric"
+                aria-label="Minutes"
+                placeholder="min"
+              >
               <button type="submit" class="press">
                 Save time
               </button>

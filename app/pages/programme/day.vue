@@ -16,9 +16,12 @@ const visits = useVisits()
 const day = ref(String(route.query.day ?? localTime(minuteOf(new Date()), store.settings.zone).day))
 const crew = ref(String(route.query.crew ?? ''))
 watch(() => [store.data, visits.value] as const, () => {
-  if (!crew.value) crew.value = store.settings.crews.find(({ people }) => people.includes(me.id.value))?.id ?? store.settings.crews[0]?.id ?? ''
+  if (!crew.value)
+    crew.value
+      = store.settings.crews.find(({ people }) => people.includes(me.id.value))?.id ?? store.settings.crews[0]?.id ?? ''
   // Without a day in the address it is the next one on which there is anything.
-  if (!route.query.day && !visits.value.some(visit => visit.day === day.value && visit.crew === crew.value)) day.value = visits.value.find(visit => visit.crew === crew.value && visit.day > day.value)?.day ?? day.value
+  if (!route.query.day && !visits.value.some(visit => visit.day === day.value && visit.crew === crew.value))
+    day.value = visits.value.find(visit => visit.crew === crew.value && visit.day > day.value)?.day ?? day.value
 }, { immediate: true })
 /** Whether the person who looks is in no crew, so that the day shown is another's. */
 const inNoCrew = computed(
@@ -29,14 +32,32 @@ const mine = computed(() =>
   store.settings.crews.some(({ id, people }) => id === crew.value && people.includes(me.id.value)),
 )
 const today = computed(() => visits.value.filter(visit => visit.day === day.value && visit.crew === crew.value))
-const people = computed(() => store.settings.crews.find(({ id }) => id === crew.value)?.people.map(store.personName) ?? [])
+const people = computed(
+  () => store.settings.crews.find(({ id }) => id === crew.value)?.people.map(store.personName) ?? [],
+)
 const wallOf = (site: string, wall: string) => store.data?.walls.find(each => each.site === site && each.id === wall)
 const stopsAt = (site: string, wall: string) => (wallOf(site, wall)?.stops ?? 0) > 0
-const isDone = (site: string, wall: string, kind: WorkKind) => wallOf(site, wall)?.work?.some(work => work.kind === kind && work.done >= work.pieces) ?? false
+const isDone = (site: string, wall: string, kind: WorkKind) =>
+  wallOf(site, wall)?.work?.some(work => work.kind === kind && work.done >= work.pieces) ?? false
 const siteOf = (id: string) => store.data?.sites.find(site => site.id === id)
-const walls = computed(() => [...new Map(today.value.flatMap(({ stretches }) => stretches).map(stretch => [`${stretch.site}/${stretch.wall}`, stretch])).values()].map(({ site, wall }) => ({
-  site, wall, kinds: [...new Set(today.value.flatMap(({ stretches }) => stretches).filter(each => each.site === site && each.wall === wall).map(({ kind }) => kind))],
-})))
+const walls = computed(() =>
+  [
+    ...new Map(
+      today.value.flatMap(({ stretches }) => stretches).map(stretch => [`${stretch.site}/${stretch.wall}`, stretch]),
+    ).values(),
+  ].map(({ site, wall }) => ({
+    site,
+    wall,
+    kinds: [
+      ...new Set(
+        today.value
+          .flatMap(({ stretches }) => stretches)
+          .filter(each => each.site === site && each.wall === wall)
+          .map(({ kind }) => kind),
+      ),
+    ],
+  })),
+)
 const pick = computed(() => pickList(walls.value.map(({ site, wall, kinds }) => {
   const known = wallOf(site, wall)
   return { kinds, needed: known?.needed ?? [], kit: known?.kit ?? [] }
@@ -47,7 +68,12 @@ const print = () => window.print()
 
 <template>
   <ProgrammeFrame :title="mine ? 'My day' : 'Day sheet'">
-    <main tabindex="0" aria-label="Day sheet" class="mx-auto w-full max-w-3xl flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0" data-testid="day-sheet">
+    <main
+      tabindex="0"
+      aria-label="Day sheet"
+      class="mx-auto w-full max-w-3xl flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0"
+      data-testid="day-sheet"
+    >
       <div class="mb-3 flex flex-wrap items-end gap-2 print:hidden">
         <FieldFrame id="day-crew" label="Crew" class="min-w-40 flex-1">
           <select id="day-crew" v-model="crew" class="field-input">
@@ -86,22 +112,47 @@ const print = () => window.print()
       <p v-if="today.length === 0" class="mt-4 text-sm">
         No visits are published for this crew on this day.
       </p>
-      <section v-for="visit in today" :key="visit.id" class="mt-4 border-l-4 border-pine bg-board p-3 print:break-inside-avoid" :aria-label="store.siteName(visit.site)">
+      <section
+        v-for="visit in today"
+        :key="visit.id"
+        class="mt-4 border-l-4 border-pine bg-board p-3 print:break-inside-avoid"
+        :aria-label="store.siteName(visit.site)"
+      >
         <h2 class="text-lg font-bold">
           <span class="figures">{{ timeAt(visit.from, store.zoneOf(visit.site)) }} to {{ timeAt(visit.to, store.zoneOf(visit.site)) }}</span> {{ store.siteName(visit.site) }}
         </h2>
         <ol class="mt-2 space-y-1">
-          <li v-for="stretch in visit.stretches" :key="`${stretch.task} ${stretch.from}`" class="flex flex-wrap items-center gap-x-3 gap-y-1 text-sm">
+          <li
+            v-for="stretch in visit.stretches"
+            :key="`${stretch.task} ${stretch.from}`"
+            class="flex flex-wrap items-center gap-x-3 gap-y-1 text-sm"
+          >
             <span class="figures w-24 shrink-0">{{ timeAt(stretch.from, store.zoneOf(visit.site)) }} to {{ timeAt(stretch.to, store.zoneOf(visit.site)) }}</span>
-            <NuxtLink :to="`/sites/${stretch.site}/walls/${stretch.wall}/${KINDS[stretch.kind].stage}`" no-prefetch class="flex min-h-6 min-w-36 flex-1 items-center underline">
+            <NuxtLink
+              :to="`/sites/${stretch.site}/walls/${stretch.wall}/${KINDS[stretch.kind].stage}`"
+              no-prefetch
+              class="flex min-h-6 min-w-36 flex-1 items-center underline"
+            >
               {{ stretch.title }}
             </NuxtLink>
-            <TaskDone :site="stretch.site" :wall="stretch.wall" :kind="stretch.kind" :done="isDone(stretch.site, stretch.wall, stretch.kind)" class="ml-auto" />
-            <b v-if="stopsAt(stretch.site, stretch.wall)" class="basis-full text-stop">This wall has a stop: ask before you drill or hang anything.</b>
+            <TaskDone
+              :site="stretch.site"
+              :wall="stretch.wall"
+              :kind="stretch.kind"
+              :done="isDone(stretch.site, stretch.wall, stretch.kind)"
+              class="ml-auto"
+            />
+            <b
+              v-if="stopsAt(stretch.site, stretch.wall)"
+              class="basis-full text-stop"
+            >This wall has a stop: ask before you drill or hang anything.</b>
           </li>
         </ol>
         <dl class="mt-3 space-y-1 text-sm">
-          <template v-for="[label, said] in [['Address', siteOf(visit.site)?.address], ['Access', siteOf(visit.site)?.access], ['Parking', siteOf(visit.site)?.parking], ['Lift and deliveries', siteOf(visit.site)?.delivery]]" :key="label">
+          <template
+            v-for="[label, said] in [['Address', siteOf(visit.site)?.address], ['Access', siteOf(visit.site)?.access], ['Parking', siteOf(visit.site)?.parking], ['Lift and deliveries', siteOf(visit.site)?.delivery]]"
+            :key="label"
+          >
             <div v-if="said" class="flex gap-2">
               <dt class="w-28 shrink-0 text-ink-soft">
                 {{ label }}
@@ -114,7 +165,13 @@ const print = () => window.print()
               Files
             </dt>
             <dd class="flex flex-wrap gap-x-4">
-              <a v-for="{ file, name } in siteOf(visit.site)!.files" :key="file" :href="siteFileAddress(visit.site, file)" :download="name" class="underline">{{ name }}</a>
+              <a
+                v-for="{ file, name } in siteOf(visit.site)!.files"
+                :key="file"
+                :href="siteFileAddress(visit.site, file)"
+                :download="name"
+                class="underline"
+              >{{ name }}</a>
             </dd>
           </div>
           <div v-for="contact in siteOf(visit.site)?.contacts ?? []" :key="contact.name" class="flex gap-2">

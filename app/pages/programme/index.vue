@@ -55,15 +55,20 @@ useCommands(() => [
 /** What a change does to the finish and to other tasks, in a sentence. */
 function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store.change>): string {
   const apart = Math.abs(finishAfter - finishBefore)
-  const finish = apart === 0 ? 'as before' : `${lasts(apart)} ${finishAfter > finishBefore ? 'later' : 'earlier'} than before`
-  const others = moved.length === 0 ? 'no task moves' : `${moved.length} ${moved.length === 1 ? 'task moves' : 'tasks move'}`
+  const finish
+    = apart === 0 ? 'as before' : `${lasts(apart)} ${finishAfter > finishBefore ? 'later' : 'earlier'} than before`
+  const others
+    = moved.length === 0 ? 'no task moves' : `${moved.length} ${moved.length === 1 ? 'task moves' : 'tasks move'}`
   return `All work finishes by ${whenAt(finishAfter, zone.value)}, ${finish}; ${others}.`
 }
 </script>
 
 <template>
   <ProgrammeFrame title="Schedule">
-    <main v-if="store.planned && first" class="grid min-h-0 flex-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_330px] lg:overflow-hidden">
+    <main
+      v-if="store.planned && first"
+      class="grid min-h-0 flex-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_330px] lg:overflow-hidden"
+    >
       <div class="min-w-0 space-y-4 p-4 lg:overflow-y-auto" tabindex="0" role="group" aria-label="Schedule">
         <div class="flex flex-wrap items-end justify-between gap-3">
           <h1 class="text-2xl font-bold" data-testid="finish">
@@ -100,7 +105,11 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
             The earliest possible finish is {{ whenAt(store.planned.bound.finish, zone) }}; this schedule takes {{ over }} % longer.
           </template> {{ tell(store.planned.bound.why) }}
         </p>
-        <p v-if="store.planned.keptBut !== undefined && store.planned.keptBut < store.planned.finish || store.afresh" class="flex flex-wrap items-center gap-2 text-sm" data-testid="kept">
+        <p
+          v-if="store.planned.keptBut !== undefined && store.planned.keptBut < store.planned.finish || store.afresh"
+          class="flex flex-wrap items-center gap-2 text-sm"
+          data-testid="kept"
+        >
           <template v-if="store.afresh">
             Replanned from scratch: published times are not kept.
           </template><template v-else>
@@ -115,7 +124,12 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
           <span>Hours outside working hours are hidden.</span><span>◆ pinned</span><span>Bar below a row: working hours of the crew</span>
           <span>{{ store.planned.places.filter(({ id }) => store.planned!.tasks.some(({ site }) => site === id)).map(({ name }) => `${siteLetters(name)} ${name}`).join(' · ') }}</span>
         </p>
-        <section v-if="store.change" class="border-l-4 border-chalk bg-board p-3" aria-label="Effect of the change" data-testid="change">
+        <section
+          v-if="store.change"
+          class="border-l-4 border-chalk bg-board p-3"
+          aria-label="Effect of the change"
+          data-testid="change"
+        >
           <h2 class="font-semibold">
             {{ store.change.title }}
           </h2>
@@ -132,7 +146,12 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
             </button>
           </div>
         </section>
-        <section v-if="without.length" class="border-l-4 border-stop bg-stop-wash p-3" aria-label="Not scheduled" data-testid="unplaced">
+        <section
+          v-if="without.length"
+          class="border-l-4 border-stop bg-stop-wash p-3"
+          aria-label="Not scheduled"
+          data-testid="unplaced"
+        >
           <h2 class="font-semibold">
             Not scheduled: {{ without.length }}
           </h2>
@@ -144,7 +163,12 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
             </li>
           </ul>
         </section>
-        <section v-if="store.planned.notFixed.length" class="border-l-4 border-stop bg-stop-wash p-3" aria-label="Pins that do not fit" data-testid="not-fixed-list">
+        <section
+          v-if="store.planned.notFixed.length"
+          class="border-l-4 border-stop bg-stop-wash p-3"
+          aria-label="Pins that do not fit"
+          data-testid="not-fixed-list"
+        >
           <h2 class="font-semibold">
             Pins that do not fit
           </h2>
@@ -159,7 +183,12 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
             </li>
           </ul>
         </section>
-        <section v-if="store.planned.cautions.length" class="border-l-4 border-caution bg-caution-wash p-3" aria-label="Cautions" data-testid="cautions">
+        <section
+          v-if="store.planned.cautions.length"
+          class="border-l-4 border-caution bg-caution-wash p-3"
+          aria-label="Cautions"
+          data-testid="cautions"
+        >
           <ul class="space-y-1 text-sm">
             <li v-for="(caution, n) in store.planned.cautions" :key="n">
               {{ tell(caution) }}
@@ -167,7 +196,11 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
           </ul>
         </section>
       </div>
-      <aside class="space-y-4 border-l border-hair p-4 lg:overflow-y-auto" tabindex="0" aria-label="Publishing and selected task">
+      <aside
+        class="space-y-4 border-l border-hair p-4 lg:overflow-y-auto"
+        tabindex="0"
+        aria-label="Publishing and selected task"
+      >
         <section v-if="may" class="space-y-2" aria-label="Publishing">
           <p class="text-sm" data-testid="unpublished">
             <template v-if="store.unpublished.length === 0">
@@ -184,17 +217,32 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
             </summary>
             <MovedList :moved="store.unpublished" :most="5" />
           </details>
-          <button type="button" class="press press-first w-full" :disabled="store.busy || store.unpublished.length === 0" @click="publish">
+          <button
+            type="button"
+            class="press press-first w-full"
+            :disabled="store.busy || store.unpublished.length === 0"
+            @click="publish"
+          >
             Publish
           </button>
           <p v-if="says" class="text-sm" role="status">
             {{ says }}
           </p>
           <div class="flex gap-2">
-            <button type="button" class="press flex-1" :disabled="store.history.past.length === 0" @click="store.undo()">
+            <button
+              type="button"
+              class="press flex-1"
+              :disabled="store.history.past.length === 0"
+              @click="store.undo()"
+            >
               Undo
             </button>
-            <button type="button" class="press flex-1" :disabled="store.history.future.length === 0" @click="store.redo()">
+            <button
+              type="button"
+              class="press flex-1"
+              :disabled="store.history.future.length === 0"
+              @click="store.redo()"
+            >
               Redo
             </button>
           </div>

@@ -5,7 +5,15 @@ import { learnedFrom } from '~~/core/programme/learned'
 /** What the firm learns from its own logs, with the number of cases beside every figure. */
 const store = useProgrammeStore()
 if (!useSessionStore().may('programme.plan')) await navigateTo('/programme/week', { replace: true })
-const learned = computed(() => store.data && learnedFrom(store.data.walls.flatMap(({ samples = [], plannedMinutes = [] }) => withPlanned(samples, plannedMinutes)), store.data.walls.flatMap(({ lessons }) => lessons ?? []), new Map(store.settings.minutes?.map(({ sort, minutes }) => [sort, minutes]))))
+const learned = computed(
+  () =>
+    store.data
+    && learnedFrom(
+      store.data.walls.flatMap(({ samples = [], plannedMinutes = [] }) => withPlanned(samples, plannedMinutes)),
+      store.data.walls.flatMap(({ lessons }) => lessons ?? []),
+      new Map(store.settings.minutes?.map(({ sort, minutes }) => [sort, minutes])),
+    ),
+)
 const LearnedCharts = defineAsyncComponent(() => import('~/components/programme/LearnedCharts.vue'))
 </script>
 

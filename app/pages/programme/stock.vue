@@ -11,7 +11,12 @@ const store = useProgrammeStore()
 const session = useSessionStore()
 const stock = ref<Stock>()
 const failed = ref('')
-const SPANS = [{ value: '7', label: '7 days' }, { value: '14', label: '14 days' }, { value: '28', label: '28 days' }, { value: '366', label: '1 year' }]
+const SPANS = [
+  { value: '7', label: '7 days' },
+  { value: '14', label: '14 days' },
+  { value: '28', label: '28 days' },
+  { value: '366', label: '1 year' },
+]
 const days = ref(14)
 const search = ref('')
 const only = ref(true)
@@ -26,11 +31,25 @@ async function load() {
 }
 await load()
 watch([days, () => store.data?.pending], load)
-const lines = computed(() => (stock.value?.lines ?? []).filter(line => (!only.value || line.reserved > 0 || line.least > 0 || (line.short ?? 0) > 0 || (line.have ?? 0) < 0)
-  && `${line.name} ${line.model}`.toLowerCase().includes(search.value.trim().toLowerCase())))
+const lines = computed(() =>
+  (stock.value?.lines ?? []).filter(
+    line =>
+      (!only.value || line.reserved > 0 || line.least > 0 || (line.short ?? 0) > 0 || (line.have ?? 0) < 0)
+      && `${line.name} ${line.model}`.toLowerCase().includes(search.value.trim().toLowerCase()),
+  ),
+)
 const short = computed(() => (stock.value?.lines ?? []).filter(line => (line.short ?? 0) > 0))
 const placeName = (id: string) => stock.value?.places.find(place => place.id === id)?.name ?? id
-const verdict = ({ have, short = 0, least, reserved }: Line) => have === undefined ? 'not counted' : have < 0 ? 'negative: count again' : short > 0 ? least > 0 && have >= reserved ? `${short} below reorder level` : `${short} short` : 'enough'
+const verdict = ({ have, short = 0, least, reserved }: Line) =>
+  have === undefined
+    ? 'not counted'
+    : have < 0
+      ? 'negative: count again'
+      : short > 0
+        ? least > 0 && have >= reserved
+          ? `${short} below reorder level`
+          : `${short} short`
+        : 'enough'
 
 /** The model whose form is open: it stays while the lines are read anew. */
 const open = ref<Pick<Line, 'kind' | 'model'>>()
@@ -39,17 +58,27 @@ const form = reactive({ change: '', from: 'store', to: '', note: '', least: '' }
 const fault = ref('')
 function choose(line: Line) {
   open.value = isOpen(line) ? undefined : { kind: line.kind, model: line.model }
-  Object.assign(form, { change: '', from: line.places[0]?.place ?? 'store', to: '', note: '', least: String(line.least) })
+  Object.assign(form, {
+    change: '',
+    from: line.places[0]?.place ?? 'store',
+    to: '',
+    note: '',
+    least: String(line.least),
+  })
   fault.value = ''
 }
 async function enter() {
   const { kind, model } = open.value!
   const typed = form.change.trim().replace('−', '-')
-  if (!/^[+-]?\d{1,6}$/.test(typed) || Number(typed) === 0) return void (fault.value = 'The quantity must be a whole number: 20 for goods in, -12 for goods out.')
+  if (!/^[+-]?\d{1,6}$/.test(typed) || Number(typed) === 0)
+    return void (fault.value = 'The quantity must be a whole number: 20 for goods in, -12 for goods out.')
   if (form.to && Number(typed) < 0) return void (fault.value = 'The quantity to transfer must be above 0.')
   try {
     const note = form.note.trim() || (form.to && `${placeName(form.from)} to ${placeName(form.to)}`)
-    await api(`/catalogue/${kind}/stock`, { method: 'POST', body: { model, change: Number(typed), place: form.from, ...form.to && { to: form.to }, ...note && { note } } })
+    await api(`/catalogue/${kind}/stock`, {
+      method: 'POST',
+      body: { model, change: Number(typed), place: form.from, ...(form.to && { to: form.to }), ...(note && { note }) },
+    })
     open.value = undefined
     await load()
   }
@@ -60,16 +89,35 @@ async function enter() {
 }
 async function keepLeast() {
   const { kind, model } = open.value!
-  if (!/^\d{1,6}$/.test(form.least.trim())) return void (fault.value = 'The reorder level must be a whole number; 0 means none.')
+  if (!/^\d{1,6}$/.test(form.least.trim()))
+    return void (fault.value = 'The reorder level must be a whole number; 0 means none.')
   const least = Number(form.least)
-  fault.value = await store.edit(now => ({ ...now, minimums: [...(now.minimums ?? []).filter(each => each.kind !== kind || each.model !== model), ...least > 0 ? [{ kind, model, least }] : []] }))
+  fault.value = await store.edit(now => ({
+    ...now,
+    minimums: [
+      ...(now.minimums ?? []).filter(each => each.kind !== kind || each.model !== model),
+      ...(least > 0 ? [{ kind, model, least }] : []),
+    ],
+  }))
   if (fault.value) return
   open.value = undefined
   await load()
 }
 function order() {
-  const rows = short.value.map(({ kind, model, name, short: missing, pack, packs, for: walls }) => ({ kind: KINDS[kind as ModelKind].name, model, name, short: missing, pack: pack ?? '', packs: packs ?? '', order: packs !== undefined && pack !== undefined ? packs * pack : missing, for: walls.map(({ wall, count }) => `${wall}: ${count}`).join('; ') }))
-  saveFile(`order-${new Date().toISOString().slice(0, 10)}.csv`, new Blob([`\uFEFF${Papa.unparse(rows, CSV_OUT)}`], { type: 'text/csv;charset=utf-8' }))
+  const rows = short.value.map(({ kind, model, name, short: missing, pack, packs, for: walls }) => ({
+    kind: KINDS[kind as ModelKind].name,
+    model,
+    name,
+    short: missing,
+    pack: pack ?? '',
+    packs: packs ?? '',
+    order: packs !== undefined && pack !== undefined ? packs * pack : missing,
+    for: walls.map(({ wall, count }) => `${wall}: ${count}`).join('; '),
+  }))
+  saveFile(
+    `order-${new Date().toISOString().slice(0, 10)}.csv`,
+    new Blob([`\uFEFF${Papa.unparse(rows, CSV_OUT)}`], { type: 'text/csv;charset=utf-8' }),
+  )
 }
 </script>
 
@@ -81,7 +129,12 @@ function order() {
           {{ short.length === 0 ? 'Nothing is short' : `${short.length} ${short.length === 1 ? 'model is' : 'models are'} short` }}
         </h1>
         <div class="flex flex-wrap items-end gap-2">
-          <ChoiceField label="Visits in the next" :value="String(days)" :options="SPANS" :commit="chosen => { days = Number(chosen); return [] }" />
+          <ChoiceField
+            label="Visits in the next"
+            :value="String(days)"
+            :options="SPANS"
+            :commit="chosen => { days = Number(chosen); return [] }"
+          />
           <FieldFrame id="stock-search" label="Search">
             <input id="stock-search" v-model="search" type="search" class="field-input" autocomplete="off">
           </FieldFrame>
@@ -124,7 +177,12 @@ function order() {
           <template v-for="line in lines" :key="`${line.kind} ${line.model}`">
             <tr class="border-t border-hair align-top" :data-model="line.model">
               <td class="py-2 pr-2">
-                <button type="button" class="min-h-6 text-left font-semibold underline decoration-hair underline-offset-4 hover:decoration-ink" :aria-expanded="isOpen(line)" @click="choose(line)">
+                <button
+                  type="button"
+                  class="min-h-6 text-left font-semibold underline decoration-hair underline-offset-4 hover:decoration-ink"
+                  :aria-expanded="isOpen(line)"
+                  @click="choose(line)"
+                >
                   {{ line.name }}
                 </button>
                 <span class="block text-xs text-ink-soft">{{ KINDS[line.kind].name }}<template v-if="line.for.length">; {{ line.for.map(({ wall, count }) => `${count} for ${wall}`).join(', ') }}</template></span>
@@ -144,15 +202,28 @@ function order() {
               <td class="figures py-2 text-right max-md:hidden">
                 {{ line.least || '–' }}
               </td>
-              <td class="py-2 pl-4 font-semibold" :class="{ 'text-stop': (line.short ?? 0) > 0 || (line.have ?? 0) < 0, 'text-caution': line.have === undefined }">
-                {{ verdict(line) }}<span v-if="line.packs" class="block text-xs font-normal text-ink-soft">order {{ line.packs }} × {{ line.pack }}</span>
+              <td
+                class="py-2 pl-4 font-semibold"
+                :class="{ 'text-stop': (line.short ?? 0) > 0 || (line.have ?? 0) < 0, 'text-caution': line.have === undefined }"
+              >
+                {{ verdict(line) }}<span
+                  v-if="line.packs"
+                  class="block text-xs font-normal text-ink-soft"
+                >order {{ line.packs }} × {{ line.pack }}</span>
               </td>
             </tr>
             <tr v-if="isOpen(line) && session.may('firm.stock')">
               <td colspan="7" class="bg-board p-3">
                 <form class="flex flex-wrap items-end gap-2" novalidate @submit.prevent="enter">
                   <FieldFrame id="move-change" label="Quantity, + in, − out" class="w-32">
-                    <input id="move-change" v-model="form.change" class="field-input text-right" inputmode="numeric" autocomplete="off" @input="fault = ''">
+                    <input
+                      id="move-change"
+                      v-model="form.change"
+                      class="field-input text-right"
+                      inputmode="numeric"
+                      autocomplete="off"
+                      @input="fault = ''"
+                    >
                   </FieldFrame>
                   <FieldFrame id="move-from" label="Location">
                     <select id="move-from" v-model="form.from" class="field-input">
@@ -166,7 +237,11 @@ function order() {
                       <option value="">
                         no transfer
                       </option>
-                      <option v-for="place in stock!.places.filter(({ id }) => id !== form.from)" :key="place.id" :value="place.id">
+                      <option
+                        v-for="place in stock!.places.filter(({ id }) => id !== form.from)"
+                        :key="place.id"
+                        :value="place.id"
+                      >
                         {{ place.name }}
                       </option>
                     </select>
@@ -179,7 +254,14 @@ function order() {
                   </button>
                   <template v-if="session.may('programme.plan')">
                     <FieldFrame id="move-least" label="Reorder level" class="w-28">
-                      <input id="move-least" v-model="form.least" class="field-input text-right" inputmode="numeric" autocomplete="off" @input="fault = ''">
+                      <input
+                        id="move-least"
+                        v-model="form.least"
+                        class="field-input text-right"
+                        inputmode="numeric"
+                        autocomplete="off"
+                        @input="fault = ''"
+                      >
                     </FieldFrame>
                     <button type="button" class="press" @click="keepLeast">
                       Save reorder level

@@ -24,7 +24,8 @@ const isFull = (day: string) => visits.value.some(visit => visit.day === day)
 /** Days on which nobody is anywhere make room for the others, where those are many. */
 const isNarrow = (day: string) => !isFull(day) && week.value.filter(isFull).length > 3
 const dayTitle = (day: string) => weekdayText(day)
-const offOn = (crew: string, day: string) => store.settings.lost?.find(lost => lost.day === day && (lost.crew === crew || (!lost.crew && !lost.site)))
+const offOn = (crew: string, day: string) =>
+  store.settings.lost?.find(lost => lost.day === day && (lost.crew === crew || (!lost.crew && !lost.site)))
 </script>
 
 <template>
@@ -35,8 +36,18 @@ const offOn = (crew: string, day: string) => store.settings.lost?.find(lost => l
           Week of {{ dayTitle(week[0]!) }}
         </h1>
         <span class="flex gap-2">
-          <button type="button" class="press" aria-label="One week earlier" @click="monday = dayAfter(week[0]!, -7)">‹</button>
-          <button type="button" class="press" aria-label="One week later" @click="monday = dayAfter(week[0]!, 7)">›</button>
+          <button
+            type="button"
+            class="press"
+            aria-label="One week earlier"
+            @click="monday = dayAfter(week[0]!, -7)"
+          >‹</button>
+          <button
+            type="button"
+            class="press"
+            aria-label="One week later"
+            @click="monday = dayAfter(week[0]!, 7)"
+          >›</button>
         </span>
       </div>
       <p v-if="store.data && store.published.length === 0" class="text-sm">
@@ -48,7 +59,12 @@ const offOn = (crew: string, day: string) => store.settings.lost?.find(lost => l
             <th class="w-28 p-2 text-left">
               Crew
             </th>
-            <th v-for="day in week" :key="day" class="border-l border-hair p-2 text-left" :class="[{ 'w-16': isNarrow(day), 'text-ink-soft': !isFull(day) && day !== today, 'bg-tape text-on-tape': day === today }]">
+            <th
+              v-for="day in week"
+              :key="day"
+              class="border-l border-hair p-2 text-left"
+              :class="[{ 'w-16': isNarrow(day), 'text-ink-soft': !isFull(day) && day !== today, 'bg-tape text-on-tape': day === today }]"
+            >
               {{ dayTitle(day) }}
             </th>
           </tr>
@@ -58,17 +74,32 @@ const offOn = (crew: string, day: string) => store.settings.lost?.find(lost => l
             <th scope="row" class="p-2 text-left max-md:block">
               {{ crew.name }}
             </th>
-            <td v-for="day in week" :key="day" class="border-l border-hair p-1 max-md:block" :class="{ 'max-md:hidden': of(crew.id, day).length === 0 && !offOn(crew.id, day) }">
+            <td
+              v-for="day in week"
+              :key="day"
+              class="border-l border-hair p-1 max-md:block"
+              :class="{ 'max-md:hidden': of(crew.id, day).length === 0 && !offOn(crew.id, day) }"
+            >
               <p class="hidden text-xs font-semibold max-md:block">
                 {{ dayTitle(day) }}
               </p>
               <p v-if="offOn(crew.id, day)" class="bg-caution-wash p-1 text-xs text-caution">
                 Lost day: {{ offOn(crew.id, day)!.reason }}
               </p>
-              <NuxtLink v-for="visit in of(crew.id, day)" :key="visit.id" no-prefetch :to="`/programme/day?day=${visit.day}&crew=${visit.crew}`" class="mb-1 block border-l-4 border-pine bg-board p-2 hover:bg-paper">
+              <NuxtLink
+                v-for="visit in of(crew.id, day)"
+                :key="visit.id"
+                no-prefetch
+                :to="`/programme/day?day=${visit.day}&crew=${visit.crew}`"
+                class="mb-1 block border-l-4 border-pine bg-board p-2 hover:bg-paper"
+              >
                 <span class="figures block text-xs text-ink-soft">{{ timeAt(visit.from, store.zoneOf(visit.site)) }} to {{ timeAt(visit.to, store.zoneOf(visit.site)) }}</span>
                 <span class="block font-semibold">{{ store.siteName(visit.site) }}</span>
-                <span v-for="title in [...new Set(visit.stretches.map(({ title }) => title))]" :key="title" class="block text-xs">{{ title }}</span>
+                <span
+                  v-for="title in [...new Set(visit.stretches.map(({ title }) => title))]"
+                  :key="title"
+                  class="block text-xs"
+                >{{ title }}</span>
               </NuxtLink>
             </td>
           </tr>

@@ -15,9 +15,17 @@ const progress = ref(1)
 const failed = ref('')
 const ways = shallowRef<{ id: string, name: string, plan: WallPlan, lines: { what: string, text: string }[] }[]>([])
 function wayOf({ id, name }: Alternative, wall: Wall, plan: WallPlan) {
-  const holes = plan.arrays.reduce((sum, { positions }) => sum + positions.reduce((n, position) => n + (position.holes?.length ?? 0), 0), 0)
+  const holes = plan.arrays.reduce(
+    (sum, { positions }) => sum + positions.reduce((n, position) => n + (position.holes?.length ?? 0), 0),
+    0,
+  )
   const stops = plan.findings.filter(({ severity }) => severity === 'stop').length
-  return { id, name, plan, lines: compareWall(wall, store.catalogue, holes, stops).map(({ what, text }) => ({ what, text: tell(text) })) }
+  return {
+    id,
+    name,
+    plan,
+    lines: compareWall(wall, store.catalogue, holes, stops).map(({ what, text }) => ({ what, text: tell(text) })),
+  }
 }
 watch([() => store.wall, system], async ([wall], _, onCleanup) => {
   const outdated = new AbortController()
@@ -27,7 +35,18 @@ watch([() => store.wall, system], async ([wall], _, onCleanup) => {
   failed.value = ''
   progress.value = 0
   try {
-    const plans = await studies.run(api => api.plans(walls.map(toRaw), context.value, built.value, tellsHere(async (share) => { progress.value = share })), outdated.signal)
+    const plans = await studies.run(
+      api =>
+        api.plans(
+          walls.map(toRaw),
+          context.value,
+          built.value,
+          tellsHere(async (share) => {
+            progress.value = share
+          }),
+        ),
+      outdated.signal,
+    )
     ways.value = alternatives.map((alternative, n) => wayOf(alternative, walls[n]!, plans[n]!))
   }
   catch (error) {
@@ -51,13 +70,53 @@ const wall = computed(() => store.wall!)
         <h2 class="flex items-baseline justify-between text-lg font-bold">
           {{ way.name }} <span class="text-xs font-normal text-ink-soft">{{ [way.id === wall.alternative ? 'shown' : '', way.id === wall.chosen ? 'chosen' : ''].filter(Boolean).join(', ') }}</span>
         </h2>
-        <svg :viewBox="`-40 ${-wall.height - 40} ${wall.width + 80} ${wall.height + 80}`" class="mt-2 max-h-72 w-full" role="img" :aria-label="`Elevation of ${way.name}`">
-          <rect x="0" :y="-wall.height" :width="wall.width" :height="wall.height" fill="var(--color-wall)" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
-          <rect v-for="feature in wall.features" :key="feature.id" :x="feature.x" :y="-feature.y - feature.height" :width="feature.width" :height="feature.height" fill="var(--color-rail)" stroke="var(--color-ink-soft)" vector-effect="non-scaling-stroke" />
+        <svg
+          :viewBox="`-40 ${-wall.height - 40} ${wall.width + 80} ${wall.height + 80}`"
+          class="mt-2 max-h-72 w-full"
+          role="img"
+          :aria-label="`Elevation of ${way.name}`"
+        >
+          <rect
+            x="0"
+            :y="-wall.height"
+            :width="wall.width"
+            :height="wall.height"
+            fill="var(--color-wall)"
+            stroke="var(--color-ink)"
+            stroke-width="1.5"
+            vector-effect="non-scaling-stroke"
+          />
+          <rect
+            v-for="feature in wall.features"
+            :key="feature.id"
+            :x="feature.x"
+            :y="-feature.y - feature.height"
+            :width="feature.width"
+            :height="feature.height"
+            fill="var(--color-rail)"
+            stroke="var(--color-ink-soft)"
+            vector-effect="non-scaling-stroke"
+          />
           <template v-for="array in way.plan.arrays" :key="array.id">
-            <rect v-for="position in array.positions" :key="position.id" :x="position.outer.x" :y="-position.outer.y - position.outer.height" :width="position.outer.width" :height="position.outer.height" fill="var(--color-case)" stroke="var(--color-on-case)" stroke-width="1" vector-effect="non-scaling-stroke" />
+            <rect
+              v-for="position in array.positions"
+              :key="position.id"
+              :x="position.outer.x"
+              :y="-position.outer.y - position.outer.height"
+              :width="position.outer.width"
+              :height="position.outer.height"
+              fill="var(--color-case)"
+              stroke="var(--color-on-case)"
+              stroke-width="1"
+              vector-effect="non-scaling-stroke"
+            />
           </template>
-          <path :d="`M-40 0 H${wall.width + 40}`" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" />
+          <path
+            :d="`M-40 0 H${wall.width + 40}`"
+            stroke="var(--color-ink)"
+            stroke-width="3"
+            vector-effect="non-scaling-stroke"
+          />
         </svg>
         <dl class="mt-2 text-sm">
           <div v-for="line in way.lines" :key="line.what" class="flex justify-between gap-3 border-t border-hair py-1">

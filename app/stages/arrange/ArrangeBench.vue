@@ -32,9 +32,18 @@ function turnOn() {
   if (!array.value) return
   const next = (orientation: Orientation, by: number) => ORIENTATIONS[(ORIENTATIONS.indexOf(orientation) + by) % 4]!
   if (!chosen) return void edit('Orientation', (array) => { array.orientation = next(array.orientation, 1) })
-  const UPSIDE: Record<Orientation, Orientation> = { 'landscape': 'inverted', 'inverted': 'landscape', 'portrait-cw': 'portrait-ccw', 'portrait-ccw': 'portrait-cw' }
+  const UPSIDE: Record<Orientation, Orientation> = {
+    'landscape': 'inverted',
+    'inverted': 'landscape',
+    'portrait-cw': 'portrait-ccw',
+    'portrait-ccw': 'portrait-cw',
+  }
   const orientation = array.value.align ? next(chosen.orientation, 1) : UPSIDE[chosen.orientation]
-  edit('Rotate screen', array => setCell(array, chosen.row, chosen.column, { orientation: orientation === array.orientation ? undefined : orientation }))
+  edit('Rotate screen', array =>
+    setCell(array, chosen.row, chosen.column, {
+      orientation: orientation === array.orientation ? undefined : orientation,
+    }),
+  )
 }
 function centre() {
   edit('Centre on the wall', (array) => { array.follows = { ...array.follows, x: { rule: 'wall-centre' } } })
@@ -47,20 +56,51 @@ function step(down: number, right: number) {
   if (!array.value || !first) return
   let [row, column] = from ? [from.row + down, from.column + right] : [first.row, first.column]
   while (row >= 1 && row <= array.value.rows && column >= 1 && column <= array.value.columns) {
-    if (cells.some(cell => cell.row === row && cell.column === column)) return void select('screen', screenId(array.value, row, column))
+    if (cells.some(cell => cell.row === row && cell.column === column))
+      return void select('screen', screenId(array.value, row, column))
     row += down
     column += right
   }
 }
 const has = () => array.value !== undefined
 const WAYS = [['left', -1, 0], ['right', 1, 0], ['up', 0, 1], ['down', 0, -1]] as const
-useCommands(() => NUDGES[system.value].flatMap(({ held, by, words }) => WAYS.map(([way, x, y]) => ({
-  id: `nudge-${held}${way}`, title: `Nudge the array ${way} by ${words}`, group: 'Arrange' as const, keys: [`${held}arrow${way}`], when: has, run: () => nudge(x * by, y * by),
-}))))
+useCommands(() =>
+  NUDGES[system.value].flatMap(({ held, by, words }) =>
+    WAYS.map(([way, x, y]) => ({
+      id: `nudge-${held}${way}`,
+      title: `Nudge the array ${way} by ${words}`,
+      group: 'Arrange' as const,
+      keys: [`${held}arrow${way}`],
+      when: has,
+      run: () => nudge(x * by, y * by),
+    })),
+  ),
+)
 useCommands([
-  ...WAYS.map(([way, x, y]) => ({ id: `step-${way}`, title: `Select the next screen ${way}`, group: 'Arrange' as const, keys: [`ctrl+arrow${way}`], when: has, run: () => step(-y, x) })),
-  { id: 'turn', title: 'Rotate all screens or the selected one', group: 'Arrange', keys: ['r'], when: has, run: turnOn },
-  { id: 'whole', title: 'Deselect screen', group: 'Arrange', keys: ['escape'], when: () => cell.value !== undefined, run: clear },
+  ...WAYS.map(([way, x, y]) => ({
+    id: `step-${way}`,
+    title: `Select the next screen ${way}`,
+    group: 'Arrange' as const,
+    keys: [`ctrl+arrow${way}`],
+    when: has,
+    run: () => step(-y, x),
+  })),
+  {
+    id: 'turn',
+    title: 'Rotate all screens or the selected one',
+    group: 'Arrange',
+    keys: ['r'],
+    when: has,
+    run: turnOn,
+  },
+  {
+    id: 'whole',
+    title: 'Deselect screen',
+    group: 'Arrange',
+    keys: ['escape'],
+    when: () => cell.value !== undefined,
+    run: clear,
+  },
   { id: 'centre', title: 'Centre the array on the wall', group: 'Arrange', keys: ['c'], when: has, run: centre },
 ])
 
@@ -68,7 +108,11 @@ const missed = ref('')
 async function addGrid() {
   if (!house.value) await load()
   const first = optionsOf('display', undefined)[0]?.value
-  missed.value = first ? '' : house.value ? 'The catalogue has no displays: add one there first.' : 'The catalogue is not on this device yet: connect once to load it.'
+  missed.value = first
+    ? ''
+    : house.value
+      ? 'The catalogue has no displays: add one there first.'
+      : 'The catalogue is not on this device yet: connect once to load it.'
   if (!first) return
   take('display', first)
   const display = store.catalogue.displays.find(({ id }) => id === first) as Display
@@ -89,9 +133,25 @@ async function addGrid() {
   })
 }
 
-const PANELS = [{ id: 'grid', title: 'Array' }, { id: 'screens', title: 'Screen' }, { id: 'all', title: 'All' }, { id: 'picture', title: 'Picture' }, { id: 'viewers', title: 'Viewers' }] as const
+const PANELS = [
+  { id: 'grid', title: 'Array' },
+  { id: 'screens', title: 'Screen' },
+  { id: 'all', title: 'All' },
+  { id: 'picture', title: 'Picture' },
+  { id: 'viewers', title: 'Viewers' },
+] as const
 const panel = useScreenState<typeof PANELS[number]['id']>('arrange-panel', () => 'grid')
-useCommands(PANELS.map(({ id, title }) => ({ id: `arrange-${id}`, title: `Arrange: ${title}`, group: 'Arrange' as const, when: has, run: () => { panel.value = id } })))
+useCommands(
+  PANELS.map(({ id, title }) => ({
+    id: `arrange-${id}`,
+    title: `Arrange: ${title}`,
+    group: 'Arrange' as const,
+    when: has,
+    run: () => {
+      panel.value = id
+    },
+  })),
+)
 </script>
 
 <template>
@@ -103,7 +163,14 @@ useCommands(PANELS.map(({ id, title }) => ({ id: `arrange-${id}`, title: `Arrang
       {{ missed }}
     </p>
     <BenchPanels v-if="array || panel === 'all'" v-model="panel" :panels="PANELS" label="Arrange sections" />
-    <ChoiceField v-if="array && store.arrays.length > 1 && panel !== 'all'" inline label="Array" :value="array.id" :options="store.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; clear(); return [] }" />
+    <ChoiceField
+      v-if="array && store.arrays.length > 1 && panel !== 'all'"
+      inline
+      label="Array"
+      :value="array.id"
+      :options="store.arrays.map(({ id, name }) => ({ value: id, label: name }))"
+      :commit="(id) => { store.arrayId = id; clear(); return [] }"
+    />
     <LazyArraysPanel v-if="panel === 'all'" @add="addGrid" />
     <template v-else-if="array">
       <GridPanel v-if="panel === 'grid'" />

@@ -20,29 +20,54 @@ const actions = (label: string, set: (array: ScreenArray, value: number) => void
   commit: value => edit(label, array => set(array, value)),
 })
 const turn = (orientation: string) => edit('Orientation', (array) => { array.orientation = orientation as Orientation })
-const ACROSS: { value: HorizontalEdge, label: string }[] = [{ value: 'left', label: 'left edge' }, { value: 'centre', label: 'centre' }, { value: 'right', label: 'right edge' }]
-const UP: { value: VerticalEdge, label: string }[] = [{ value: 'bottom', label: 'bottom edge' }, { value: 'centre', label: 'centre' }, { value: 'top', label: 'top edge' }]
+const ACROSS: { value: HorizontalEdge, label: string }[] = [
+  { value: 'left', label: 'left edge' },
+  { value: 'centre', label: 'centre' },
+  { value: 'right', label: 'right edge' },
+]
+const UP: { value: VerticalEdge, label: string }[] = [
+  { value: 'bottom', label: 'bottom edge' },
+  { value: 'centre', label: 'centre' },
+  { value: 'top', label: 'top edge' },
+]
 /** Features from left to right, by which an array can be placed. */
 const features = computed(() => [...store.shown?.features ?? []].sort((a, b) => a.x - b.x))
 const upward = computed(() => [...features.value].sort((a, b) => a.y - b.y))
 const acrossRules = computed(() => [
   { value: 'wall-centre', label: 'linked: wall centre' },
-  ...features.value.slice(1).map((right, n) => ({ value: `between ${features.value[n]!.id} ${right.id}`, label: `linked: between ${featureName(features.value[n]!.kind).toLowerCase()} and ${featureName(right.kind).toLowerCase()}` })),
+  ...features.value.slice(1).map((right, n) => ({
+    value: `between ${features.value[n]!.id} ${right.id}`,
+    label: `linked: between ${featureName(features.value[n]!.kind).toLowerCase()} and ${featureName(right.kind).toLowerCase()}`,
+  })),
 ])
 const upRules = computed(() => [
-  { value: 'eye standing', label: 'linked: standing eye height' }, { value: 'eye seated', label: 'linked: seated eye height' }, { value: 'eye both', label: 'linked: between both eye heights' },
-  ...upward.value.slice(1).map((upper, n) => ({ value: `between ${upward.value[n]!.id} ${upper.id}`, label: `linked: between ${featureName(upward.value[n]!.kind).toLowerCase()} and ${featureName(upper.kind).toLowerCase()}` })),
-  ...features.value.flatMap(({ id, kind }) => [{ value: `above ${id}`, label: `linked: above ${featureName(kind).toLowerCase()}` }, { value: `below ${id}`, label: `linked: below ${featureName(kind).toLowerCase()}` }]),
+  { value: 'eye standing', label: 'linked: standing eye height' },
+  { value: 'eye seated', label: 'linked: seated eye height' },
+  { value: 'eye both', label: 'linked: between both eye heights' },
+  ...upward.value.slice(1).map((upper, n) => ({
+    value: `between ${upward.value[n]!.id} ${upper.id}`,
+    label: `linked: between ${featureName(upward.value[n]!.kind).toLowerCase()} and ${featureName(upper.kind).toLowerCase()}`,
+  })),
+  ...features.value.flatMap(({ id, kind }) => [
+    { value: `above ${id}`, label: `linked: above ${featureName(kind).toLowerCase()}` },
+    { value: `below ${id}`, label: `linked: below ${featureName(kind).toLowerCase()}` },
+  ]),
 ])
 const acrossChoice = computed(() => {
   const rule = array.value?.follows?.x
-  return rule ? rule.rule === 'between' ? `between ${rule.features?.join(' ')}` : rule.rule : at.value?.x.edge ?? 'centre'
+  return rule
+    ? rule.rule === 'between'
+      ? `between ${rule.features?.join(' ')}`
+      : rule.rule
+    : (at.value?.x.edge ?? 'centre')
 })
 const upChoice = computed(() => {
   const rule = array.value?.follows?.y
   if (!rule) return at.value?.y.edge ?? 'centre'
   if (rule.rule === 'between') return `between ${rule.features?.join(' ')}`
-  return rule.rule === 'eye' ? `eye ${rule.value === EYE.seated ? 'seated' : rule.value === EYE.both ? 'both' : 'standing'}` : `${rule.rule} ${rule.feature}`
+  return rule.rule === 'eye'
+    ? `eye ${rule.value === EYE.seated ? 'seated' : rule.value === EYE.both ? 'both' : 'standing'}`
+    : `${rule.rule} ${rule.feature}`
 })
 /** Keeps the array where it lies, told by another edge; or has it follow a rule from now on. */
 function holdAcross(choice: string) {
@@ -64,7 +89,8 @@ function holdUp(choice: string) {
     holdPlace(wall, chosen, 'y')
     if (rule === 'eye') chosen.follows = { ...chosen.follows, y: { rule, value: EYE[what as keyof typeof EYE] } }
     else if (rule === 'between') chosen.follows = { ...chosen.follows, y: { rule, features: [what, other], value: 0 } }
-    else if (rule === 'above' || rule === 'below') chosen.follows = { ...chosen.follows, y: { rule, feature: what, value: CLEAR } }
+    else if (rule === 'above' || rule === 'below')
+      chosen.follows = { ...chosen.follows, y: { rule, feature: what, value: CLEAR } }
     else chosen.at.y = retellPlacing(chosen.at.y, outline.value!.height, choice as VerticalEdge)
   })
 }
@@ -84,7 +110,15 @@ const placing = (label: string, set: (wall: Wall, mm: number) => void): FieldAct
 })
 const upLabel = computed(() => {
   const rule = array.value?.follows?.y?.rule
-  return rule === 'eye' ? 'Eye height' : rule === 'above' ? 'Clearance above' : rule === 'below' ? 'Clearance below' : rule === 'between' ? 'Offset above centre' : 'Height above floor'
+  return rule === 'eye'
+    ? 'Eye height'
+    : rule === 'above'
+      ? 'Clearance above'
+      : rule === 'below'
+        ? 'Clearance below'
+        : rule === 'between'
+          ? 'Offset above centre'
+          : 'Height above floor'
 })
 
 function chooseModel(kind: 'display' | 'mount', id: string) {
@@ -107,13 +141,23 @@ function replace(kind: 'display' | 'mount' | 'fastener', id: string, by: string)
   })
 }
 const ALIGNED: Record<Alignment, string> = {
-  'case-top': 'mixed sizes, case tops aligned', 'case-bottom': 'mixed sizes, case bottoms aligned', 'case-left': 'mixed sizes, case left edges aligned', 'case-right': 'mixed sizes, case right edges aligned',
-  'picture-top': 'mixed sizes, picture tops aligned', 'picture-bottom': 'mixed sizes, picture bottoms aligned', 'picture-left': 'mixed sizes, picture left edges aligned', 'picture-right': 'mixed sizes, picture right edges aligned', 'picture-centre': 'mixed sizes, picture centres aligned',
+  'case-top': 'mixed sizes, case tops aligned',
+  'case-bottom': 'mixed sizes, case bottoms aligned',
+  'case-left': 'mixed sizes, case left edges aligned',
+  'case-right': 'mixed sizes, case right edges aligned',
+  'picture-top': 'mixed sizes, picture tops aligned',
+  'picture-bottom': 'mixed sizes, picture bottoms aligned',
+  'picture-left': 'mixed sizes, picture left edges aligned',
+  'picture-right': 'mixed sizes, picture right edges aligned',
+  'picture-centre': 'mixed sizes, picture centres aligned',
 }
 const alignments = computed(() => {
   const { rows, columns } = array.value!
   const can = rows > 1 && columns > 1 ? [] : rows > 1 ? COLUMN_ALIGNMENTS : ROW_ALIGNMENTS
-  return [{ value: '', label: 'grid, one size' }, ...can.map(value => ({ value: value as string, label: ALIGNED[value] }))]
+  return [
+    { value: '', label: 'grid, one size' },
+    ...can.map(value => ({ value: value as string, label: ALIGNED[value] })),
+  ]
 })
 const setAlign = (align: string) => edit('Layout', (array) => {
   if (align) array.align = align as Alignment
@@ -123,17 +167,38 @@ const seam = (axis: 'x' | 'y') => {
   const { bezel } = oriented.value!
   const gap = array.value!.gap[axis]
   const [a, b] = axis === 'x' ? [bezel.right, bezel.left] : [bezel.bottom, bezel.top]
-  return figure([{ label: 'Bezel seam', expression: words`bezel ${a} + gap ${gap} + bezel ${b}`, value: a + gap + b, unit: 'mm' }])
+  return figure([
+    { label: 'Bezel seam', expression: words`bezel ${a} + gap ${gap} + bezel ${b}`, value: a + gap + b, unit: 'mm' },
+  ])
 }
 </script>
 
 <template>
   <div v-if="array" class="space-y-2">
-    <ChoiceField label="Display" :value="array.display" :options="optionsOf('display', array.display)" :commit="id => chooseModel('display', id)" />
-    <ChoiceField label="Mount" :value="array.mount ?? ''" :options="optionsOf('mount', array.mount)" :commit="id => chooseModel('mount', id)" />
-    <p v-for="{ kind, id, news } in told" :key="`${kind} ${id}`" class="text-xs text-caution" data-testid="model-standing">
+    <ChoiceField
+      label="Display"
+      :value="array.display"
+      :options="optionsOf('display', array.display)"
+      :commit="id => chooseModel('display', id)"
+    />
+    <ChoiceField
+      label="Mount"
+      :value="array.mount ?? ''"
+      :options="optionsOf('mount', array.mount)"
+      :commit="id => chooseModel('mount', id)"
+    />
+    <p
+      v-for="{ kind, id, news } in told"
+      :key="`${kind} ${id}`"
+      class="text-xs text-caution"
+      data-testid="model-standing"
+    >
       <template v-if="news.kind === 'newer'">
-        The catalogue has a newer revision of this {{ kind }}. <button type="button" class="underline" @click="replace(kind, id, news.model.id)">
+        The catalogue has a newer revision of this {{ kind }}. <button
+          type="button"
+          class="underline"
+          @click="replace(kind, id, news.model.id)"
+        >
           Update this array
         </button>
       </template>
@@ -142,18 +207,56 @@ const seam = (axis: 'x' | 'y') => {
       </template>
     </p>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-      <CountField label="Rows" :value="array.rows" :actions="actions('Rows', (array, n) => setGrid(array, n, array.columns))" />
-      <CountField label="Columns" :value="array.columns" :actions="actions('Columns', (array, n) => setGrid(array, array.rows, n))" />
+      <CountField
+        label="Rows"
+        :value="array.rows"
+        :actions="actions('Rows', (array, n) => setGrid(array, n, array.columns))"
+      />
+      <CountField
+        label="Columns"
+        :value="array.columns"
+        :actions="actions('Columns', (array, n) => setGrid(array, array.rows, n))"
+      />
     </div>
-    <ChoiceField v-if="alignments.length > 1 || array.align" inline label="Layout" :value="array.align ?? ''" :options="alignments" :commit="setAlign" />
-    <ChoiceField inline label="Orientation" :value="array.orientation" :options="ORIENTATIONS.map(value => ({ value, label: ORIENTATION_NAMES[value] }))" :commit="turn" />
+    <ChoiceField
+      v-if="alignments.length > 1 || array.align"
+      inline
+      label="Layout"
+      :value="array.align ?? ''"
+      :options="alignments"
+      :commit="setAlign"
+    />
+    <ChoiceField
+      inline
+      label="Orientation"
+      :value="array.orientation"
+      :options="ORIENTATIONS.map(value => ({ value, label: ORIENTATION_NAMES[value] }))"
+      :commit="turn"
+    />
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-      <LengthField label="Horizontal gap" :value="array.gap.x" :actions="actions('Horizontal gap', (array, mm) => { array.gap.x = mm })" />
-      <LengthField label="Vertical gap" :value="array.gap.y" :actions="actions('Vertical gap', (array, mm) => { array.gap.y = mm })" />
-      <ChoiceField label="Horizontal position" :value="acrossChoice" :options="[...ACROSS, ...acrossRules]" :commit="holdAcross" />
+      <LengthField
+        label="Horizontal gap"
+        :value="array.gap.x"
+        :actions="actions('Horizontal gap', (array, mm) => { array.gap.x = mm })"
+      />
+      <LengthField
+        label="Vertical gap"
+        :value="array.gap.y"
+        :actions="actions('Vertical gap', (array, mm) => { array.gap.y = mm })"
+      />
+      <ChoiceField
+        label="Horizontal position"
+        :value="acrossChoice"
+        :options="[...ACROSS, ...acrossRules]"
+        :commit="holdAcross"
+      />
       <LengthField label="From wall left" :value="at?.x.value" :actions="placing('Horizontal position', setAcross)" />
       <ChoiceField label="Vertical position" :value="upChoice" :options="[...UP, ...upRules]" :commit="holdUp" />
-      <LengthField :label="upLabel" :value="array.follows?.y?.value ?? at?.y.value" :actions="placing('Vertical position', setUp)" />
+      <LengthField
+        :label="upLabel"
+        :value="array.follows?.y?.value ?? at?.y.value"
+        :actions="placing('Vertical position', setUp)"
+      />
     </div>
     <div v-if="oriented && arrangement" class="border-t border-hair">
       <FigureLine label="Outline width" :figure="runFigure(array, oriented, arrangement.cells, 'x')" />

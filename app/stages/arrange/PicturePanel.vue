@@ -8,9 +8,15 @@ import {
 /** The picture that drives the array: its canvas, what seams hide of it, and how sources lie on it. */
 const store = useWallStore()
 const { array, display, arrangement } = useArray()
-const map = computed(() => arrangement.value?.cells.length ? pixelMap(arrangement.value.cells, arrangement.value.imageGap) : undefined)
+const map = computed(() =>
+  arrangement.value?.cells.length ? pixelMap(arrangement.value.cells, arrangement.value.imageGap) : undefined,
+)
 const SOURCES = [
-  { id: '16:9', width: 1920, height: 1080 }, { id: '21:9', width: 2560, height: 1080 }, { id: '32:9', width: 3840, height: 1080 }, { id: '9:16', width: 1080, height: 1920 }, { id: '4:3', width: 1440, height: 1080 },
+  { id: '16:9', width: 1920, height: 1080 },
+  { id: '21:9', width: 2560, height: 1080 },
+  { id: '32:9', width: 3840, height: 1080 },
+  { id: '9:16', width: 1080, height: 1920 },
+  { id: '4:3', width: 1440, height: 1080 },
 ]
 const source = useScreenState('arrange-source', () => '16:9')
 const own = useScreenState('arrange-own-source', () => ({ width: 1920, height: 1080, href: '', name: '' }))
@@ -20,10 +26,16 @@ const laid = computed(() => map.value && fitSource(shape.value, map.value.canvas
 const told = computed(() => {
   if (!laid.value || !map.value) return ''
   const { width, height, cut } = laid.value
-  const cuts = [cut.across > 1e-9 ? `${(50 * cut.across).toFixed(1)} % each at left and right` : '', cut.up > 1e-9 ? `${(50 * cut.up).toFixed(1)} % each at top and bottom` : ''].filter(Boolean)
-  if (how.value === 'fill') return cuts.length > 0 ? `Fills the canvas; cropped: ${cuts.join(', ')}.` : 'Fills the canvas exactly.'
+  const cuts = [
+    cut.across > 1e-9 ? `${(50 * cut.across).toFixed(1)} % each at left and right` : '',
+    cut.up > 1e-9 ? `${(50 * cut.up).toFixed(1)} % each at top and bottom` : '',
+  ].filter(Boolean)
+  if (how.value === 'fill')
+    return cuts.length > 0 ? `Fills the canvas; cropped: ${cuts.join(', ')}.` : 'Fills the canvas exactly.'
   const bars = [Math.round(map.value.canvas.width - width), Math.round(map.value.canvas.height - height)]
-  return bars.every(bar => bar === 0) ? 'Fills the canvas exactly.' : `Scaled to ${Math.round(width)} × ${Math.round(height)} px; black bars ${Math.max(...bars)} px in total.`
+  return bars.every(bar => bar === 0)
+    ? 'Fills the canvas exactly.'
+    : `Scaled to ${Math.round(width)} × ${Math.round(height)} px; black bars ${Math.max(...bars)} px in total.`
 })
 const ownSize = (side: 'width' | 'height'): FieldActions<number> => ({ commit: (n) => {
   if (n < 1) return [{ path: '$', message: 'must be at least 1' }]
@@ -41,9 +53,14 @@ watch([across, compensated, map, laid, own], () => {
   const { width, height } = laid.value
   const isOwn = across.value === 'own' && own.value.href
   preview.value = {
-    array: array.value!.id, compensated: compensated.value,
-    href: isOwn ? own.value.href : `data:image/svg+xml;charset=utf-8,${encodeURIComponent(testPicture(map.value, array.value!.name))}`,
-    at: isOwn ? { x: (canvas.width - width) / 2, y: (canvas.height - height) / 2, width, height } : { x: 0, y: 0, ...canvas },
+    array: array.value!.id,
+    compensated: compensated.value,
+    href: isOwn
+      ? own.value.href
+      : `data:image/svg+xml;charset=utf-8,${encodeURIComponent(testPicture(map.value, array.value!.name))}`,
+    at: isOwn
+      ? { x: (canvas.width - width) / 2, y: (canvas.height - height) / 2, width, height }
+      : { x: 0, y: 0, ...canvas },
   }
 })
 onScopeDispose(() => { preview.value = undefined })
@@ -65,7 +82,8 @@ async function takePicture(event: Event) {
 }
 const ratio = computed(() => map.value ? (map.value.canvas.width / map.value.canvas.height).toFixed(3) : '')
 const tolerance = computed(() => display.value && seamTolerance(display.value))
-const address = (format: string) => `/api/sites/${store.site}/walls/${store.id}/pixels?format=${format}&array=${encodeURIComponent(array.value!.id)}`
+const address = (format: string) =>
+  `/api/sites/${store.site}/walls/${store.id}/pixels?format=${format}&array=${encodeURIComponent(array.value!.id)}`
 const fault = ref('')
 async function savePng() {
   fault.value = ''
@@ -83,23 +101,46 @@ async function savePng() {
 <template>
   <div v-if="array && display && arrangement && map" class="space-y-2.5">
     <div class="grid grid-cols-2 gap-2">
-      <ChoiceField label="Show on drawing" :value="across" :options="[{ value: 'off', label: 'no picture' }, { value: 'test', label: 'test pattern' }, ...own.href ? [{ value: 'own', label: 'your picture' }] : []]" :commit="(value) => { across = value as 'test'; return [] }" />
+      <ChoiceField
+        label="Show on drawing"
+        :value="across"
+        :options="[{ value: 'off', label: 'no picture' }, { value: 'test', label: 'test pattern' }, ...own.href ? [{ value: 'own', label: 'your picture' }] : []]"
+        :commit="(value) => { across = value as 'test'; return [] }"
+      />
       <label class="press cursor-pointer self-end focus-within:outline-3 focus-within:outline-focus">
         <ImageUp class="size-4" aria-hidden="true" /> Load picture
         <input type="file" class="sr-only" accept="image/*" data-testid="own-picture" @change="takePicture">
       </label>
     </div>
-    <label v-if="across !== 'off'" class="flex min-h-8 items-center gap-2 text-sm"><input v-model="compensated" type="checkbox" class="size-5"> Bezel compensation</label>
+    <label
+      v-if="across !== 'off'"
+      class="flex min-h-8 items-center gap-2 text-sm"
+    ><input v-model="compensated" type="checkbox" class="size-5"> Bezel compensation</label>
     <p v-if="pictureFault" class="field-fault" role="alert">
       {{ pictureFault }}
     </p>
-    <img v-if="across === 'off'" :src="`data:image/svg+xml;charset=utf-8,${encodeURIComponent(testPicture(map, array.name))}`" :alt="`Test pattern of ${array.name}`" class="max-h-24 w-full border border-hair bg-black object-contain">
+    <img
+      v-if="across === 'off'"
+      :src="`data:image/svg+xml;charset=utf-8,${encodeURIComponent(testPicture(map, array.name))}`"
+      :alt="`Test pattern of ${array.name}`"
+      class="max-h-24 w-full border border-hair bg-black object-contain"
+    >
     <p class="text-sm" data-testid="canvas">
       Canvas <b class="figures text-base">{{ map.canvas.width }} × {{ map.canvas.height }}</b> px, {{ ratio }} : 1
     </p>
     <div class="grid grid-cols-2 gap-2">
-      <ChoiceField label="Source format" :value="source" :options="[...SOURCES.map(({ id }) => ({ value: id, label: id })), { value: 'own', label: own.name || 'other size' }]" :commit="(value) => { source = value; return [] }" />
-      <ChoiceField label="Scaling" :value="how" :options="[{ value: 'fit', label: 'fit, show all' }, { value: 'fill', label: 'fill, crop' }]" :commit="(value) => { how = value as 'fit'; return [] }" />
+      <ChoiceField
+        label="Source format"
+        :value="source"
+        :options="[...SOURCES.map(({ id }) => ({ value: id, label: id })), { value: 'own', label: own.name || 'other size' }]"
+        :commit="(value) => { source = value; return [] }"
+      />
+      <ChoiceField
+        label="Scaling"
+        :value="how"
+        :options="[{ value: 'fit', label: 'fit, show all' }, { value: 'fill', label: 'fill, crop' }]"
+        :commit="(value) => { how = value as 'fit'; return [] }"
+      />
     </div>
     <div v-if="source === 'own'" class="grid grid-cols-2 gap-2">
       <CountField label="Width (px)" :value="own.width" :actions="ownSize('width')" />
@@ -109,15 +150,27 @@ async function savePng() {
       {{ told }}
     </p>
     <div class="border-t border-hair">
-      <FigureLine v-if="array.columns > 1" label="Hidden per vertical seam" :figure="hiddenPixels(arrangement.imageGap.x, map.pitch.x)" />
-      <FigureLine v-if="array.rows > 1" label="Hidden per horizontal seam" :figure="hiddenPixels(arrangement.imageGap.y, map.pitch.y)" />
+      <FigureLine
+        v-if="array.columns > 1"
+        label="Hidden per vertical seam"
+        :figure="hiddenPixels(arrangement.imageGap.x, map.pitch.x)"
+      />
+      <FigureLine
+        v-if="array.rows > 1"
+        label="Hidden per horizontal seam"
+        :figure="hiddenPixels(arrangement.imageGap.y, map.pitch.y)"
+      />
       <FigureLine label="Picture lost to seams" :figure="lostToSeams(arrangement.cells)" />
       <template v-if="tolerance">
         <FigureLine label="Gap deviation, worst ±" :figure="tolerance.worst" />
         <FigureLine label="Gap deviation, typical ±" :figure="tolerance.usual" />
       </template>
       <FigureLine label="Total mass" :figure="massOf(arrangement.cells, array, store.catalogue)" />
-      <FigureLine v-if="powerOf(arrangement.cells, store.catalogue, 'max')" label="Max power" :figure="powerOf(arrangement.cells, store.catalogue, 'max')!" />
+      <FigureLine
+        v-if="powerOf(arrangement.cells, store.catalogue, 'max')"
+        label="Max power"
+        :figure="powerOf(arrangement.cells, store.catalogue, 'max')!"
+      />
       <p v-else class="py-2 text-sm">
         Max power: not known. Enter it for the display in the catalogue.
       </p>

@@ -2,7 +2,11 @@
 /** Every screen: its case on the wall. */
 const { plan } = useWallPlan()
 const { show } = useUnits()
-const rows = computed(() => (plan.value?.arrays ?? []).flatMap(({ name, positions }) => positions.map(position => ({ ...position, subject: { kind: 'screen' as const, id: position.id }, array: name }))))
+const rows = computed(() =>
+  (plan.value?.arrays ?? []).flatMap(({ name, positions }) =>
+    positions.map(position => ({ ...position, subject: { kind: 'screen' as const, id: position.id }, array: name })),
+  ),
+)
 type Row = typeof rows.value[number]
 const columns = [
   { key: 'name', title: 'Screen', text: (row: Row) => `${row.array} R${row.row} C${row.column}` },

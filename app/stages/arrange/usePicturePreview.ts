@@ -15,7 +15,8 @@ const LARGEST = 20 * 1024 * 1024
 
 /** A picture of the user's own, told by its content. @throws with what is wrong with it */
 export async function readPicture(file: File): Promise<{ href: string, width: number, height: number }> {
-  if (file.size > LARGEST) throw new Error(`${file.name} is ${(file.size / 1024 / 1024).toFixed(1)} MB; the limit is 20 MB.`)
+  if (file.size > LARGEST)
+    throw new Error(`${file.name} is ${(file.size / 1024 / 1024).toFixed(1)} MB; the limit is 20 MB.`)
   try {
     const { width, height } = await createImageBitmap(file)
     return { href: URL.createObjectURL(file), width, height }

@@ -56,7 +56,12 @@ const NAMES = { stop: 'Stop', caution: 'Caution', note: 'Note' }
         No open items.
       </p>
       <ul class="mt-1 space-y-1 text-sm" data-testid="missing">
-        <li v-for="(each, n) in handover.missing" :key="n" class="border-l-4 px-2 py-1" :class="{ 'border-stop bg-stop-wash': each.severity === 'stop', 'border-caution bg-caution-wash': each.severity === 'caution', 'border-hair': each.severity === 'note' }">
+        <li
+          v-for="(each, n) in handover.missing"
+          :key="n"
+          class="border-l-4 px-2 py-1"
+          :class="{ 'border-stop bg-stop-wash': each.severity === 'stop', 'border-caution bg-caution-wash': each.severity === 'caution', 'border-hair': each.severity === 'note' }"
+        >
           <b>{{ NAMES[each.severity] }}.</b> {{ tell(each.what) }}
         </li>
       </ul>

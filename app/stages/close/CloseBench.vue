@@ -1,9 +1,26 @@
 <script setup lang="ts">
 /** Close: how it was built, its screens, handing it over, and service in later years. */
-const PANELS = [{ id: 'built', title: 'As built' }, { id: 'screens', title: 'Screens' }, { id: 'checks', title: 'Checks' }, { id: 'hand', title: 'Handover' }, { id: 'service', title: 'Service' }] as const
+const PANELS = [
+  { id: 'built', title: 'As built' },
+  { id: 'screens', title: 'Screens' },
+  { id: 'checks', title: 'Checks' },
+  { id: 'hand', title: 'Handover' },
+  { id: 'service', title: 'Service' },
+] as const
 const store = useWallStore()
-const panel = useScreenState<typeof PANELS[number]['id']>('close-panel', () => store.allLog.some(({ kind }) => kind === 'signed') ? 'service' : 'built')
-useCommands(PANELS.map(({ id, title }) => ({ id: `close-${id}`, title: `Close: ${title}`, group: 'Close' as const, run: () => { panel.value = id } })))
+const panel = useScreenState<(typeof PANELS)[number]['id']>('close-panel', () =>
+  store.allLog.some(({ kind }) => kind === 'signed') ? 'service' : 'built',
+)
+useCommands(
+  PANELS.map(({ id, title }) => ({
+    id: `close-${id}`,
+    title: `Close: ${title}`,
+    group: 'Close' as const,
+    run: () => {
+      panel.value = id
+    },
+  })),
+)
 </script>
 
 <template>
@@ -13,7 +30,12 @@ useCommands(PANELS.map(({ id, title }) => ({ id: `close-${id}`, title: `Close: $
     </h1>
     <WaitsNote stage="close" />
     <BenchPanels v-model="panel" :panels="PANELS" label="Close sections" />
-    <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" :aria-label="PANELS.find(({ id }) => id === panel)!.title">
+    <div
+      class="min-h-0 flex-1 overflow-y-auto"
+      tabindex="0"
+      role="group"
+      :aria-label="PANELS.find(({ id }) => id === panel)!.title"
+    >
       <BuiltPanel v-if="panel === 'built'" />
       <ScreensPanel v-else-if="panel === 'screens'" />
       <ChecksPanel v-else-if="panel === 'checks'" />

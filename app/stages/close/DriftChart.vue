@@ -6,13 +6,28 @@ import type { ReadAt } from '~~/core/close'
 const { readings } = defineProps<{ readings: ReadAt[] }>()
 const { showThin, system } = useUnits()
 const { colours, base, theme } = useChart()
-const series = computed(() => (['gap', 'step'] as const).map(of => ({ name: `worst ${of}`, data: readings.map(reading => ({ x: Date.parse(reading.at), y: reading[of] })) })))
+const series = computed(() =>
+  (['gap', 'step'] as const).map(of => ({
+    name: `worst ${of}`,
+    data: readings.map(reading => ({ x: Date.parse(reading.at), y: reading[of] })),
+  })),
+)
 const options = computed(() => ({
-  ...base.value, colors: [colours.value.good, colours.value.flag], stroke: { width: 2, dashArray: [0, 5] }, markers: { size: 4 },
-  xaxis: { type: 'datetime' as const }, yaxis: { min: 0, tickAmount: 3, labels: { formatter: (value: number) => showThin(value) } },
+  ...base.value,
+  colors: [colours.value.good, colours.value.flag],
+  stroke: { width: 2, dashArray: [0, 5] },
+  markers: { size: 4 },
+  xaxis: { type: 'datetime' as const },
+  yaxis: { min: 0, tickAmount: 3, labels: { formatter: (value: number) => showThin(value) } },
 }))
 </script>
 
 <template>
-  <VueApexCharts :key="`${system} ${theme} ${readings.length}`" type="line" height="180" :options="options" :series="series" />
+  <VueApexCharts
+    :key="`${system} ${theme} ${readings.length}`"
+    type="line"
+    height="180"
+    :options="options"
+    :series="series"
+  />
 </template>

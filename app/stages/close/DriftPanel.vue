@@ -7,7 +7,15 @@ const { array } = defineProps<{ array: ScreenArray }>()
 const { record } = useClose()
 const { showThin } = useUnits()
 const DriftChart = defineAsyncComponent(() => import('./DriftChart.vue'))
-const drift = computed(() => record.value ? driftOf(record.value.seams.filter(each => each.array === array.id), array.gap, handedOver(record.value)?.at) : undefined)
+const drift = computed(() =>
+  record.value
+    ? driftOf(
+        record.value.seams.filter(each => each.array === array.id),
+        array.gap,
+        handedOver(record.value)?.at,
+      )
+    : undefined,
+)
 const moved = computed(() => drift.value?.seams.filter(({ by }) => Math.abs(by) >= 0.05).slice(0, 5) ?? [])
 const signedThin = (mm: number) => `${mm > 0 ? '+' : '−'}${showThin(Math.abs(mm))}`
 </script>

@@ -11,7 +11,8 @@ const fault = ref('')
 /** Who made a remark, and which name a client typed. */
 const whoOf = (entry: EntryOf<'remark'>) => entry.name ? `${authorText(entry)} (“${entry.name}”)` : authorText(entry)
 const remark = ref('')
-const address = (format: string) => `/api/sites/${store.site}/walls/${store.id}/handover?format=${format}&units=${system.value}`
+const address = (format: string) =>
+  `/api/sites/${store.site}/walls/${store.id}/handover?format=${format}&units=${system.value}`
 const stops = computed(() => handover.value?.missing.filter(({ severity }) => severity === 'stop').length ?? 0)
 function sayRemark() {
   if (!remark.value.trim()) return void (fault.value = 'Enter the remark first.')
@@ -38,7 +39,14 @@ function sayRemark() {
           <span class="text-ink-soft">{{ whoOf(entry) }}, {{ whenOf(entry.at) }}</span>
         </li>
       </ul>
-      <textarea v-model="remark" rows="2" maxlength="2000" class="field-input mt-1 w-full" aria-label="Client remark" placeholder="in the client’s words" />
+      <textarea
+        v-model="remark"
+        rows="2"
+        maxlength="2000"
+        class="field-input mt-1 w-full"
+        aria-label="Client remark"
+        placeholder="in the client’s words"
+      />
       <button type="button" class="press mt-1" @click="sayRemark">
         Save remark
       </button>
@@ -53,8 +61,18 @@ function sayRemark() {
         Built from the wall as saved on the server. The same data always gives an identical pack.{{ stops > 0 ? ` ${stops === 1 ? 'A stop is' : `${stops} stops are`} open: the front page says so.` : '' }}
       </p>
       <div class="mt-1 grid grid-cols-2 gap-2">
-        <a class="press" :href="address('pdf')" download data-testid="pack-pdf"><FileText class="size-4" aria-hidden="true" /> PDF</a>
-        <a class="press" :href="address('zip')" download data-testid="pack-zip"><FileArchive class="size-4" aria-hidden="true" /> ZIP, open formats</a>
+        <a
+          class="press"
+          :href="address('pdf')"
+          download
+          data-testid="pack-pdf"
+        ><FileText class="size-4" aria-hidden="true" /> PDF</a>
+        <a
+          class="press"
+          :href="address('zip')"
+          download
+          data-testid="pack-zip"
+        ><FileArchive class="size-4" aria-hidden="true" /> ZIP, open formats</a>
       </div>
     </section>
   </div>

@@ -14,7 +14,10 @@ async function ask(act: () => Promise<void>) {
   }
   catch (error) {
     const { faults, message } = error as ApiError
-    fault.value = faults.length > 0 ? faults.map(each => `${each.path === '$.days' ? 'Valid days' : 'Client'}: ${each.message}.`).join(' ') : message
+    fault.value
+      = faults.length > 0
+        ? faults.map(each => `${each.path === '$.days' ? 'Valid days' : 'Client'}: ${each.message}.`).join(' ')
+        : message
   }
 }
 const read = () => ask(async () => { links.value = await api<LinkSummary[]>(base.value) })
@@ -22,7 +25,12 @@ watch(base, read, { immediate: true })
 const make = () => {
   fault.value = ''
   void ask(async () => {
-    made.value = (await api<LinkSummary & { address: string }>(base.value, { method: 'POST', body: { client: form.client, days: Number(form.days) } })).address
+    made.value = (
+      await api<LinkSummary & { address: string }>(base.value, {
+        method: 'POST',
+        body: { client: form.client, days: Number(form.days) },
+      })
+    ).address
     form.client = ''
     links.value = await api<LinkSummary[]>(base.value)
   })
@@ -32,7 +40,8 @@ const end = (id: string) => ask(async () => {
   links.value = await api<LinkSummary[]>(`${base.value}/${id}`, { method: 'DELETE', body: {} })
   made.value = ''
 })
-const stateOf = ({ endedAt, expiresAt }: LinkSummary) => endedAt ? 'revoked' : Date.parse(expiresAt) <= Date.now() ? 'expired' : `valid until ${whenOf(expiresAt)}`
+const stateOf = ({ endedAt, expiresAt }: LinkSummary) =>
+  endedAt ? 'revoked' : Date.parse(expiresAt) <= Date.now() ? 'expired' : `valid until ${whenOf(expiresAt)}`
 const holds = ({ endedAt, expiresAt }: LinkSummary) => !endedAt && Date.parse(expiresAt) > Date.now()
 </script>
 
@@ -50,8 +59,20 @@ const holds = ({ endedAt, expiresAt }: LinkSummary) => !endedAt && Date.parse(ex
       </li>
     </ul>
     <div class="mt-1 grid grid-cols-[1fr_5rem] gap-2">
-      <label class="text-sm">Client<input v-model="form.client" class="field-input" autocomplete="off" maxlength="200" @input="fault = ''"></label>
-      <label class="text-sm">Valid days<input v-model="form.days" class="field-input text-right" inputmode="numeric" autocomplete="off" @input="fault = ''"></label>
+      <label class="text-sm">Client<input
+        v-model="form.client"
+        class="field-input"
+        autocomplete="off"
+        maxlength="200"
+        @input="fault = ''"
+      ></label>
+      <label class="text-sm">Valid days<input
+        v-model="form.days"
+        class="field-input text-right"
+        inputmode="numeric"
+        autocomplete="off"
+        @input="fault = ''"
+      ></label>
     </div>
     <button type="button" class="press mt-1" @click="make">
       Create link
@@ -60,7 +81,14 @@ const holds = ({ endedAt, expiresAt }: LinkSummary) => !endedAt && Date.parse(ex
       {{ fault }}
     </p>
     <p v-if="made" class="mt-1 text-xs">
-      Send this link to the client. It is shown only once: <input class="field-input !text-xs" readonly :value="made" aria-label="Link" data-testid="made-link" @focus="($event.target as HTMLInputElement).select()">
+      Send this link to the client. It is shown only once: <input
+        class="field-input !text-xs"
+        readonly
+        :value="made"
+        aria-label="Link"
+        data-testid="made-link"
+        @focus="($event.target as HTMLInputElement).select()"
+      >
     </p>
   </section>
 </template>

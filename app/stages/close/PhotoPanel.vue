@@ -18,7 +18,9 @@ function taken(photo: string, of: PhotoOf) {
     .join(' ')
   if (!fault.value && note.value === of.note) note.value = ''
 }
-const toggle = (id: string) => { chosen.value = chosen.value.includes(id) ? chosen.value.filter(each => each !== id) : [...chosen.value, id].slice(-2) }
+const toggle = (id: string) => {
+  chosen.value = chosen.value.includes(id) ? chosen.value.filter(each => each !== id) : [...chosen.value, id].slice(-2)
+}
 const pair = computed(() => chosen.value.flatMap(id => photos.value.find(photo => photo.id === id) ?? []))
 </script>
 
@@ -36,7 +38,14 @@ const pair = computed(() => chosen.value.flatMap(id => photos.value.find(photo =
           {{ label }}
         </option>
       </select>
-      <input v-model="note" class="field-input" aria-label="Note on the photo" placeholder="what the photo shows" autocomplete="off" maxlength="2000">
+      <input
+        v-model="note"
+        class="field-input"
+        aria-label="Note on the photo"
+        placeholder="what the photo shows"
+        autocomplete="off"
+        maxlength="2000"
+      >
     </div>
     <PhotoButton :of="{ about, note }" :site="store.site" label="Take photo" class="mt-1" :take="taken" />
     <p v-if="fault" class="field-fault" role="alert">
@@ -44,8 +53,19 @@ const pair = computed(() => chosen.value.flatMap(id => photos.value.find(photo =
     </p>
     <ul v-if="photos.length" class="mt-2 grid grid-cols-3 gap-2">
       <li v-for="photo in photos" :key="photo.id">
-        <button type="button" class="w-full rounded border-2 text-left text-xs" :class="chosen.includes(photo.id) ? 'border-flag' : 'border-hair'" :aria-pressed="chosen.includes(photo.id)" @click="toggle(photo.id)">
-          <WallPhoto :photo="photo.photo" :label="photo.note ?? `Photo of ${whenOf(photo.at)}`" small class="h-16 w-full object-cover" />
+        <button
+          type="button"
+          class="w-full rounded border-2 text-left text-xs"
+          :class="chosen.includes(photo.id) ? 'border-flag' : 'border-hair'"
+          :aria-pressed="chosen.includes(photo.id)"
+          @click="toggle(photo.id)"
+        >
+          <WallPhoto
+            :photo="photo.photo"
+            :label="photo.note ?? `Photo of ${whenOf(photo.at)}`"
+            small
+            class="h-16 w-full object-cover"
+          />
           <span class="block truncate px-1">{{ labelOf(photo.screen) }} {{ photo.note ?? whenOf(photo.at) }}</span>
         </button>
       </li>

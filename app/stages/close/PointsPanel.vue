@@ -16,7 +16,10 @@ function add() {
   faults.owner = form.owner.trim() ? '' : 'Enter an owner.'
   faults.due = form.due ? '' : 'Enter a due date.'
   if (faults.what || faults.owner || faults.due) return
-  fault.value = store.record({ kind: 'point', what: form.what.trim(), owner: form.owner.trim(), due: form.due }).map(({ message }) => message).join(' ')
+  fault.value = store
+    .record({ kind: 'point', what: form.what.trim(), owner: form.owner.trim(), due: form.due })
+    .map(({ message }) => message)
+    .join(' ')
   if (!fault.value) Object.assign(form, { what: '', owner: '', due: '' })
 }
 function end(point: string) {
@@ -42,13 +45,36 @@ function end(point: string) {
     </ul>
     <form class="mt-1 grid grid-cols-2 gap-2" novalidate @submit.prevent="add">
       <FieldFrame id="point-what" label="Snag" :fault="faults.what" class="col-span-2">
-        <input id="point-what" v-model="form.what" class="field-input" autocomplete="off" maxlength="2000" :aria-invalid="faults.what !== ''" @input="faults.what = ''">
+        <input
+          id="point-what"
+          v-model="form.what"
+          class="field-input"
+          autocomplete="off"
+          maxlength="2000"
+          :aria-invalid="faults.what !== ''"
+          @input="faults.what = ''"
+        >
       </FieldFrame>
       <FieldFrame id="point-owner" label="Owner" :fault="faults.owner">
-        <input id="point-owner" v-model="form.owner" class="field-input" autocomplete="off" maxlength="200" :aria-invalid="faults.owner !== ''" @input="faults.owner = ''">
+        <input
+          id="point-owner"
+          v-model="form.owner"
+          class="field-input"
+          autocomplete="off"
+          maxlength="200"
+          :aria-invalid="faults.owner !== ''"
+          @input="faults.owner = ''"
+        >
       </FieldFrame>
       <FieldFrame id="point-due" label="Due" :fault="faults.due">
-        <input id="point-due" v-model="form.due" type="date" class="field-input" :aria-invalid="faults.due !== ''" @input="faults.due = ''">
+        <input
+          id="point-due"
+          v-model="form.due"
+          type="date"
+          class="field-input"
+          :aria-invalid="faults.due !== ''"
+          @input="faults.due = ''"
+        >
       </FieldFrame>
       <button type="submit" class="press col-span-2">
         Add snag

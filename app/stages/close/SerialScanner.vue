@@ -4,7 +4,9 @@ import runtime from 'zxing-wasm/reader/zxing_reader.wasm?url'
 
 /** The camera, until it has read a code; the same from a picture, where a camera is not to be had. */
 const emit = defineEmits<{ read: [serial: string], closed: [] }>()
-prepareZXingModule({ overrides: { locateFile: (path: string, prefix: string) => path.endsWith('.wasm') ? runtime : prefix + path } })
+prepareZXingModule({
+  overrides: { locateFile: (path: string, prefix: string) => (path.endsWith('.wasm') ? runtime : prefix + path) },
+})
 const detector = new Detector({ formats: ['code_128', 'code_39', 'ean_13', 'qr_code', 'data_matrix', 'itf'] })
 const video = useTemplateRef<HTMLVideoElement>('video')
 const said = ref('Hold the label in front of the camera.')
@@ -55,7 +57,13 @@ async function fromPicture(event: Event) {
       {{ said }}
     </p>
     <div class="grid grid-cols-2 gap-2">
-      <label class="press cursor-pointer">Read from photo<input type="file" class="sr-only" accept="image/*" data-testid="label-picture" @change="fromPicture"></label>
+      <label class="press cursor-pointer">Read from photo<input
+        type="file"
+        class="sr-only"
+        accept="image/*"
+        data-testid="label-picture"
+        @change="fromPicture"
+      ></label>
       <button type="button" class="press" @click="emit('closed')">
         Close camera
       </button>

@@ -14,18 +14,49 @@ const { select, selectedOf } = useSelection()
 const fault = ref('')
 const chosen = computed(() => screens.value.find(({ id }) => id === selectedOf('screen')) ?? screens.value[0])
 const array = computed(() => of.value?.wall.arrays.find(({ id }) => id === chosen.value?.array))
-const behind = computed(() => chosen.value && live.value && of.value && behindOf(chosen.value, built.value, live.value.wiring, store.catalogue.fasteners, of.value.site))
-const out = computed(() => chosen.value && array.value && live.value ? getOutOf(chosen.value.id, array.value, live.value.arrays.find(({ id }) => id === array.value!.id)!, store.catalogue) : undefined)
+const behind = computed(
+  () =>
+    chosen.value
+    && live.value
+    && of.value
+    && behindOf(chosen.value, built.value, live.value.wiring, store.catalogue.fasteners, of.value.site),
+)
+const out = computed(() =>
+  chosen.value && array.value && live.value
+    ? getOutOf(
+        chosen.value.id,
+        array.value,
+        live.value.arrays.find(({ id }) => id === array.value!.id)!,
+        store.catalogue,
+      )
+    : undefined,
+)
 const model = ref('')
 const next = computed(() => store.catalogue.displays.find(({ id }) => id === model.value))
-const changes = computed(() => chosen.value && array.value && next.value ? replacementOf(chosen.value, next.value, array.value, store.catalogue) : [])
+const changes = computed(() =>
+  chosen.value && array.value && next.value
+    ? replacementOf(chosen.value, next.value, array.value, store.catalogue)
+    : [],
+)
 const serial = ref('')
 const visit = reactive({ purpose: 'service' as 'service' | 'inspection', note: '' })
-const overdue = computed(() => handover.value?.inspection.due !== undefined && handover.value.inspection.due < new Date().toISOString().slice(0, 10))
-const LISTS = [['holes', 'Holes and fasteners'], ['boxes', 'Boxes'], ['cables', 'Cables'], ['circuit', 'Circuit']] as const
+const overdue = computed(
+  () =>
+    handover.value?.inspection.due !== undefined
+    && handover.value.inspection.due < new Date().toISOString().slice(0, 10),
+)
+const LISTS = [
+  ['holes', 'Holes and fasteners'],
+  ['boxes', 'Boxes'],
+  ['cables', 'Cables'],
+  ['circuit', 'Circuit'],
+] as const
 
 function sayVisit() {
-  fault.value = store.record({ kind: 'visit', purpose: visit.purpose, ...visit.note.trim() && { note: visit.note.trim() } }).map(({ message }) => message).join(' ')
+  fault.value = store
+    .record({ kind: 'visit', purpose: visit.purpose, ...(visit.note.trim() && { note: visit.note.trim() }) })
+    .map(({ message }) => message)
+    .join(' ')
   if (!fault.value) visit.note = ''
 }
 /**
@@ -46,7 +77,10 @@ function replace() {
     })
     if (faults.length > 0) return void (fault.value = faults.map(({ message }) => message).join(' '))
   }
-  const faults = [...store.record({ kind: 'replaced', screen: screen.id, model: next.value.id }), ...store.record({ kind: 'serial', screen: screen.id, serial: serial.value.trim() })]
+  const faults = [
+    ...store.record({ kind: 'replaced', screen: screen.id, model: next.value.id }),
+    ...store.record({ kind: 'serial', screen: screen.id, serial: serial.value.trim() }),
+  ]
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length === 0) serial.value = model.value = ''
 }
@@ -75,7 +109,12 @@ function replace() {
       </details>
     </section>
     <label class="block text-sm">Screen
-      <select class="field-input" :value="chosen?.id" aria-label="Screen" @change="select('screen', ($event.target as HTMLSelectElement).value)">
+      <select
+        class="field-input"
+        :value="chosen?.id"
+        aria-label="Screen"
+        @change="select('screen', ($event.target as HTMLSelectElement).value)"
+      >
         <option v-for="{ id, label } in screens" :key="id" :value="id">{{ label }}</option>
       </select>
     </label>
@@ -126,12 +165,23 @@ function replace() {
         </option>
       </select>
       <ul v-if="changes.length" class="mt-1 space-y-1" data-testid="changes">
-        <li v-for="(change, n) in changes" :key="n" class="border-l-4 px-2 py-0.5" :class="{ 'border-stop bg-stop-wash': change.severity === 'stop', 'border-caution bg-caution-wash': change.severity === 'caution', 'border-good': change.severity === 'note' }">
+        <li
+          v-for="(change, n) in changes"
+          :key="n"
+          class="border-l-4 px-2 py-0.5"
+          :class="{ 'border-stop bg-stop-wash': change.severity === 'stop', 'border-caution bg-caution-wash': change.severity === 'caution', 'border-good': change.severity === 'note' }"
+        >
           {{ tell(change.what) }}
         </li>
       </ul>
       <div v-if="next" class="mt-1 grid grid-cols-[1fr_auto] items-end gap-2">
-        <label>New serial number<input v-model="serial" class="field-input" autocomplete="off" maxlength="200" @input="fault = ''"></label>
+        <label>New serial number<input
+          v-model="serial"
+          class="field-input"
+          autocomplete="off"
+          maxlength="200"
+          @input="fault = ''"
+        ></label>
         <button type="button" class="press" @click="replace">
           Record replacement
         </button>
@@ -156,7 +206,14 @@ function replace() {
             inspection
           </option>
         </select>
-        <input v-model="visit.note" class="field-input" aria-label="Work done and findings" placeholder="work done and findings" autocomplete="off" maxlength="2000">
+        <input
+          v-model="visit.note"
+          class="field-input"
+          aria-label="Work done and findings"
+          placeholder="work done and findings"
+          autocomplete="off"
+          maxlength="2000"
+        >
       </div>
       <button type="button" class="press mt-1" @click="sayVisit">
         Record visit

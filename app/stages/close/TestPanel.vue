@@ -10,7 +10,10 @@ const last = computed(() => store.array && record.value?.tested.get(store.array.
 function say(passed: boolean) {
   if (!store.array) return
   if (!passed && !note.value.trim()) return void (fault.value = 'Enter what is wrong.')
-  fault.value = store.record({ kind: 'tested', array: store.array.id, passed, ...note.value.trim() && { note: note.value.trim() } }).map(({ message }) => message).join(' ')
+  fault.value = store
+    .record({ kind: 'tested', array: store.array.id, passed, ...(note.value.trim() && { note: note.value.trim() }) })
+    .map(({ message }) => message)
+    .join(' ')
   if (!fault.value) note.value = ''
 }
 </script>
@@ -24,7 +27,15 @@ function say(passed: boolean) {
       {{ last.passed ? '✓ Passed' : 'Failed' }}{{ last.note ? `: ${last.note}` : '' }}.
       <span class="text-ink-soft">{{ authorText(last) }}, {{ whenOf(last.at) }}</span>
     </p>
-    <input v-model="note" class="field-input mt-1" aria-label="Faults in the test pattern" placeholder="what is wrong, if anything" autocomplete="off" maxlength="2000" @input="fault = ''">
+    <input
+      v-model="note"
+      class="field-input mt-1"
+      aria-label="Faults in the test pattern"
+      placeholder="what is wrong, if anything"
+      autocomplete="off"
+      maxlength="2000"
+      @input="fault = ''"
+    >
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>

@@ -13,7 +13,13 @@ function go(by: number) {
 }
 useCommands([
   { id: 'test-next', title: 'Next screen of the test pattern', group: 'Close', keys: ['pagedown'], run: () => go(1) },
-  { id: 'test-back', title: 'Previous screen of the test pattern', group: 'Close', keys: ['pageup'], run: () => go(-1) },
+  {
+    id: 'test-back',
+    title: 'Previous screen of the test pattern',
+    group: 'Close',
+    keys: ['pageup'],
+    run: () => go(-1),
+  },
 ])
 </script>
 
@@ -34,7 +40,12 @@ useCommands([
       </button>
     </div>
     <div ref="frame" class="grid min-h-0 flex-1 place-items-center bg-black" data-testid="test-picture">
-      <img :src="address" :alt="only ? `Test pattern, ${only} only` : 'Test pattern of the whole wall'" class="max-h-full max-w-full" :class="{ 'h-screen w-screen object-contain': isFullscreen }">
+      <img
+        :src="address"
+        :alt="only ? `Test pattern, ${only} only` : 'Test pattern of the whole wall'"
+        class="max-h-full max-w-full"
+        :class="{ 'h-screen w-screen object-contain': isFullscreen }"
+      >
     </div>
   </div>
 </template>

@@ -10,11 +10,35 @@ export const useClose = createSharedComposable(() => {
     if (!live.value || !store.wall || !store.server || !liveWall.value) return undefined
     const last = store.revisions.findLast(({ frozen }) => frozen !== undefined)
     return {
-      site: store.server.job.site, wall: liveWall.value, plan: live.value, issued: last?.frozen?.plan.arrays ?? live.value.arrays, ...last && { revision: last.revision },
-      built: built.value, catalogue: store.catalogue, rules: rulesFor({ rules: store.rules }, liveWall.value), log: store.allLog,
+      site: store.server.job.site,
+      wall: liveWall.value,
+      plan: live.value,
+      issued: last?.frozen?.plan.arrays ?? live.value.arrays,
+      ...(last && { revision: last.revision }),
+      built: built.value,
+      catalogue: store.catalogue,
+      rules: rulesFor({ rules: store.rules }, liveWall.value),
+      log: store.allLog,
     }
   })
   const handover = computed<Handover | undefined>(() => of.value && handoverOf(of.value))
-  const screens = computed(() => (live.value?.arrays ?? []).flatMap(({ id: array, name, positions }) => positions.map(position => ({ ...position, array, label: live.value!.arrays.length > 1 ? `${name} R${position.row} C${position.column}` : `R${position.row} C${position.column}` }))))
-  return { of, handover, screens, compared: computed(() => handover.value?.compared), record: computed(() => handover.value?.record) }
+  const screens = computed(() =>
+    (live.value?.arrays ?? []).flatMap(({ id: array, name, positions }) =>
+      positions.map(position => ({
+        ...position,
+        array,
+        label:
+          live.value!.arrays.length > 1
+            ? `${name} R${position.row} C${position.column}`
+            : `R${position.row} C${position.column}`,
+      })),
+    ),
+  )
+  return {
+    of,
+    handover,
+    screens,
+    compared: computed(() => handover.value?.compared),
+    record: computed(() => handover.value?.record),
+  }
 })

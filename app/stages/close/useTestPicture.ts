@@ -8,7 +8,8 @@ export const useTestPicture = createSharedComposable(() => {
   /** The screen whose identity is shown alone; none: the whole picture. */
   const only = ref('')
   const map = computed(() => {
-    const arrangement = store.array && store.shown ? arrange(store.array, store.catalogue.displays, store.shown) : undefined
+    const arrangement
+      = store.array && store.shown ? arrange(store.array, store.catalogue.displays, store.shown) : undefined
     return arrangement && arrangement.cells.length > 0 ? pixelMap(arrangement.cells, arrangement.imageGap) : undefined
   })
   const crops = computed(() => map.value?.crops ?? [])

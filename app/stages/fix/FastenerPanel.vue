@@ -19,11 +19,11 @@ function choose(id: string) {
 }
 /** Anchors through a covering bend over it, unless packers carry the plate. */
 const packable = computed(() => !!store.wall && !isFramed(store.wall) && coveringOf(store.wall) > 0)
-const pack = (on: boolean) =>
-  store.edit('Packers', (wall) => {
+const mark = (flag: 'packers' | 'wireBare', title: string, on: boolean) =>
+  store.edit(title, (wall) => {
     const its = arrayOf(wall, array.value!.id)
-    if (on) its.packers = true
-    else delete its.packers
+    if (on) its[flag] = true
+    else delete its[flag]
   })
 const standing = (inStock: boolean | undefined, onSite: boolean) =>
   [
@@ -62,7 +62,7 @@ const standing = (inStock: boolean | undefined, onSite: boolean) =>
         type="checkbox"
         class="size-5"
         :checked="array.packers === true"
-        @change="pack(($event.target as HTMLInputElement).checked)"
+        @change="mark('packers', 'Packers', ($event.target as HTMLInputElement).checked)"
       >
       Packers or spacer sleeves under each fastener
     </label>
@@ -88,7 +88,11 @@ const standing = (inStock: boolean | undefined, onSite: boolean) =>
       }}: in Mount, fix {{ fixing.waiting === 1 ? 'the plate' : 'the plates' }} first.
     </p>
     <ul class="max-h-14 overflow-y-auto text-sm" tabindex="0" aria-label="Load cases">
-      <li v-for="one in fixing.cases.slice(1)" :key="one.case" class="flex justify-between gap-2 border-b border-hair py-0.5">
+      <li
+        v-for="one in fixing.cases.slice(1)"
+        :key="one.case"
+        class="flex justify-between gap-2 border-b border-hair py-0.5"
+      >
         <span>{{ caseTitle(one.case) }}{{ one.name === fixing.cases[0]!.name ? '' : `, ${one.name}` }}</span>
         <b class="figures shrink-0">{{ one.utilisation === undefined ? 'not known' : percent(one.utilisation) }}</b>
       </li>
@@ -97,6 +101,20 @@ const standing = (inStock: boolean | undefined, onSite: boolean) =>
       v-if="fixing.rail"
       :label="`Rail bending${fixing.rail.utilisation === undefined ? '' : `, ${percent(fixing.rail.utilisation)}`}`"
       :figure="fixing.rail.figure"
+    />
+    <label v-if="fixing.wire" class="flex items-center gap-2 text-sm">
+      <input
+        type="checkbox"
+        class="size-5"
+        :checked="array.wireBare === true"
+        @change="mark('wireBare', 'Covering at safety wires', ($event.target as HTMLInputElement).checked)"
+      >
+      Covering cut away at the safety wires’ anchors
+    </label>
+    <FigureLine
+      v-if="fixing.wire"
+      :label="`Safety wire in a fall, ${percent(fixing.wire.utilisation)}`"
+      :figure="fixing.wire.force"
     />
   </div>
 </template>

@@ -27,10 +27,25 @@ const setLength = (key: 'screw' | 'spacer', label: string) => (mm: number | unde
     <FigureLine v-if="screw?.range" label="Minimum screw length" fine :figure="screw.range.shortest" />
     <FigureLine v-if="screw?.range" label="Maximum screw length" fine :figure="screw.range.longest" />
     <div class="grid grid-cols-2 gap-3">
-      <LengthField label="Screw length" :value="array.screw" :actions="{ commit: setLength('screw', 'Screw into the display') }" :clear="() => setLength('screw', 'Screw from the kit')(undefined)" />
-      <LengthField label="Spacer" :value="array.spacer" :actions="{ commit: setLength('spacer', 'Spacer') }" :clear="() => setLength('spacer', 'No spacer')(undefined)" />
+      <LengthField
+        label="Screw length"
+        :value="array.screw"
+        :actions="{ commit: setLength('screw', 'Screw into the display') }"
+        :clear="() => setLength('screw', 'Screw from the kit')(undefined)"
+      />
+      <LengthField
+        label="Spacer"
+        :value="array.spacer"
+        :actions="{ commit: setLength('spacer', 'Spacer') }"
+        :clear="() => setLength('spacer', 'No spacer')(undefined)"
+      />
     </div>
-    <button v-if="array.screw !== undefined" type="button" class="press w-full" @click="setLength('screw', 'Screw from the kit')(undefined)">
+    <button
+      v-if="array.screw !== undefined"
+      type="button"
+      class="press w-full"
+      @click="setLength('screw', 'Screw from the kit')(undefined)"
+    >
       Use screw from kit
     </button>
   </div>

@@ -25,15 +25,31 @@ const labels = computed(() => new Map(steps.value.map(({ hole, label }) => [hole
 const loose = computed(
   () => live.value?.arrays.flatMap(({ positions }) => positions).filter(({ plate }) => plate && !plate.held) ?? [],
 )
-const holesOf = (arrays: ArrayPlan[] = []) => arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes))
+const holesOf = (arrays: ArrayPlan[] = []) =>
+  arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes))
 /** What is known now of the member that the hole was for. */
 const member = computed(() => {
   const frozen = current.value?.frozen.plan
   const index = holesOf(frozen?.arrays).find(({ id }) => id === asked.value?.hole)?.member
   const before = index === undefined ? undefined : frozen?.members[index]
-  return before && { number: index! + 1, before, now: live.value?.members.find(({ id }) => id === before.id) ?? live.value?.members.find(({ centre, width }) => Math.abs(centre - before.centre) < width / 2) }
+  return (
+    before && {
+      number: index! + 1,
+      before,
+      now:
+        live.value?.members.find(({ id }) => id === before.id)
+        ?? live.value?.members.find(({ centre, width }) => Math.abs(centre - before.centre) < width / 2),
+    }
+  )
 })
-const plates = computed(() => change.value?.plates.map(({ screen, dx, dy }) => ({ screen, by: Math.hypot(dx, dy), label: live.value?.arrays.flatMap(({ positions }) => positions).find(({ id }) => id === screen) })) ?? [])
+const plates = computed(
+  () =>
+    change.value?.plates.map(({ screen, dx, dy }) => ({
+      screen,
+      by: Math.hypot(dx, dy),
+      label: live.value?.arrays.flatMap(({ positions }) => positions).find(({ id }) => id === screen),
+    })) ?? [],
+)
 const FIRST = 4
 /** What moves; where nothing does, whether that is as it should be. */
 const headline = computed(() => {
@@ -59,7 +75,11 @@ const others = ref(false)
 const fault = ref('')
 function goOn() {
   if (!moves.value) return close()
-  const faults = issue(asked.value ? `${labels.value.get(asked.value.hole) ?? asked.value.hole} ${RESULT_NAMES[asked.value.result]}` : 'after the drilling results')
+  const faults = issue(
+    asked.value
+      ? `${labels.value.get(asked.value.hole) ?? asked.value.hole} ${RESULT_NAMES[asked.value.result]}`
+      : 'after the drilling results',
+  )
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length > 0) return
   const { id } = store.revisions.at(-1)!
@@ -85,7 +105,12 @@ function goOn() {
       Show
     </button>
   </p>
-  <section v-else-if="open && change" class="mt-2 border-l-4 border-caution bg-caution-wash px-2 py-1.5 text-sm" data-testid="answer" aria-label="Effect of the result">
+  <section
+    v-else-if="open && change"
+    class="mt-2 border-l-4 border-caution bg-caution-wash px-2 py-1.5 text-sm"
+    data-testid="answer"
+    aria-label="Effect of the result"
+  >
     <p class="font-semibold">
       {{ headline }}
     </p>
@@ -133,7 +158,13 @@ function goOn() {
       <button v-if="dead && canDrillAgain(dead)" type="button" class="press !min-h-12" @click="emit('again')">
         Drilled again: hit
       </button>
-      <button v-if="!moves || (stops.length === 0 && store.rights('wall.issue'))" type="button" class="press press-first !min-h-12" :disabled="moves && !ready" @click="goOn">
+      <button
+        v-if="!moves || (stops.length === 0 && store.rights('wall.issue'))"
+        type="button"
+        class="press press-first !min-h-12"
+        :disabled="moves && !ready"
+        @click="goOn"
+      >
         {{ moves ? `Issue revision ${next}` : 'Continue' }}
       </button>
       <button type="button" class="press !min-h-12" :aria-expanded="others" @click="others = !others">

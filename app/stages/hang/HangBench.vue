@@ -5,9 +5,23 @@ import { useWakeLock } from '@vueuse/core'
  * Hang: what the work needs, its steps, the holes to make, one at a time, and the screens in the order in which they
  * are hung.
  */
-const PANELS = [{ id: 'prepare', title: 'Prepare' }, { id: 'steps', title: 'Steps' }, { id: 'holes', title: 'Holes' }, { id: 'screens', title: 'Screens' }] as const
+const PANELS = [
+  { id: 'prepare', title: 'Prepare' },
+  { id: 'steps', title: 'Steps' },
+  { id: 'holes', title: 'Holes' },
+  { id: 'screens', title: 'Screens' },
+] as const
 const panel = useScreenState<typeof PANELS[number]['id']>('hang-panel', () => 'holes')
-useCommands(PANELS.map(({ id, title }) => ({ id: `hang-${id}`, title: `Hang: ${title}`, group: 'Hang' as const, run: () => { panel.value = id } })))
+useCommands(
+  PANELS.map(({ id, title }) => ({
+    id: `hang-${id}`,
+    title: `Hang: ${title}`,
+    group: 'Hang' as const,
+    run: () => {
+      panel.value = id
+    },
+  })),
+)
 const { current, newer, last } = useRevisionAtWall()
 const { reading } = useWallPlan()
 // At the wall nothing is read but what was issued.

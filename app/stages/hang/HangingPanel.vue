@@ -6,8 +6,13 @@ const { plan } = useWallPlan()
 const { tell, quantity } = useUnits()
 const { select, isSelected } = useSelection()
 const orders = computed(() => plan.value?.hanging.filter(({ steps }) => steps.length > 0) ?? [])
-const FROM: Record<Lifting['from'], string> = { floor: 'from the floor', platform: 'from a platform', tower: 'from a tower' }
-const by = ({ people, aid, from }: Lifting) => `${aid ? `lifting aid and ${people} people` : people === 1 ? '1 person' : `${people} people`}, ${FROM[from]}`
+const FROM: Record<Lifting['from'], string> = {
+  floor: 'from the floor',
+  platform: 'from a platform',
+  tower: 'from a tower',
+}
+const by = ({ people, aid, from }: Lifting) =>
+  `${aid ? `lifting aid and ${people} people` : people === 1 ? '1 person' : `${people} people`}, ${FROM[from]}`
 </script>
 
 <template>
@@ -24,7 +29,12 @@ const by = ({ people, aid, from }: Lifting) => `${aid ? `lifting aid and ${peopl
       </p>
       <ol class="mt-1">
         <li v-for="({ screen, label, lifting, pulledOut }, n) in steps" :key="screen">
-          <button type="button" class="flex min-h-[var(--target)] w-full items-center gap-3 border-b border-hair py-1 text-left text-sm" :class="{ 'font-semibold': isSelected({ kind: 'screen', id: screen }) }" @click="select('screen', screen)">
+          <button
+            type="button"
+            class="flex min-h-[var(--target)] w-full items-center gap-3 border-b border-hair py-1 text-left text-sm"
+            :class="{ 'font-semibold': isSelected({ kind: 'screen', id: screen }) }"
+            @click="select('screen', screen)"
+          >
             <span class="figures w-6 shrink-0 text-right text-ink-soft">{{ n + 1 }}</span>
             <span class="w-16 shrink-0 text-base">{{ label }}</span>
             <span>

@@ -115,20 +115,35 @@ const question = computed(() => {
 })
 const tape = computed(() => tapeReading(mark.value?.running ?? 0, system.value, precision.value))
 /** The holes of the row that is drilled, as they lie along the tape. */
-const row = computed(() => plan.value ? rowsOf(plan.value.marking.marks).find(({ marks }) => marks.some(({ id }) => id === step.value?.hole.id)) : undefined)
+const row = computed(() =>
+  plan.value
+    ? rowsOf(plan.value.marking.marks).find(({ marks }) => marks.some(({ id }) => id === step.value?.hole.id))
+    : undefined,
+)
 watch(step, (now) => {
-  if (now && mark.value) speak(`${now.label}. ${show(mark.value.running ?? 0)} from ${datum.value?.label}, ${show(mark.value.height ?? 0)} up.`)
+  if (now && mark.value)
+    speak(
+      `${now.label}. ${show(mark.value.running ?? 0)} from ${datum.value?.label}, ${show(mark.value.height ?? 0)} up.`,
+    )
 })
 const photo = usePhoto(() => store.site, () => photoOf.value)
 const has = () => step.value !== undefined
 useCommands([
   { id: 'hole-next', title: 'Next hole', group: 'Hang', keys: ['arrowright', 'pagedown'], when: has, run: () => go(1) },
-  { id: 'hole-back', title: 'Previous hole', group: 'Hang', keys: ['arrowleft', 'pageup'], when: has, run: () => go(-1) },
+  {
+    id: 'hole-back',
+    title: 'Previous hole',
+    group: 'Hang',
+    keys: ['arrowleft', 'pageup'],
+    when: has,
+    run: () => go(-1),
+  },
   { id: 'hole-hit', title: 'Record hit', group: 'Hang', keys: ['h'], when: has, run: () => record('hit') },
   { id: 'hole-miss', title: 'Record miss', group: 'Hang', keys: ['m'], when: has, run: () => record('miss') },
 ])
 watch(steps, (list) => {
-  if (!list.some(({ hole }) => hole.id === current.value)) current.value = list.find(({ hole }) => !drilled.value.has(hole.id))?.hole.id ?? list[0]?.hole.id ?? ''
+  if (!list.some(({ hole }) => hole.id === current.value))
+    current.value = list.find(({ hole }) => !drilled.value.has(hole.id))?.hole.id ?? list[0]?.hole.id ?? ''
 }, { immediate: true })
 </script>
 
@@ -143,7 +158,14 @@ watch(steps, (list) => {
           {{ step.label }}
         </h1>
         <p class="flex items-center gap-2 text-sm text-ink-soft">
-          <button v-if="canSpeak" type="button" class="press !px-2 max-md:!min-h-12" :aria-pressed="speaks" aria-label="Read figures aloud" @click="speaks = !speaks">
+          <button
+            v-if="canSpeak"
+            type="button"
+            class="press !px-2 max-md:!min-h-12"
+            :aria-pressed="speaks"
+            aria-label="Read figures aloud"
+            @click="speaks = !speaks"
+          >
             <component :is="speaks ? Volume2 : VolumeOff" class="size-5" aria-hidden="true" />
           </button>
           revision {{ issued?.revision }}, {{ index + 1 }} of {{ steps.length }}, {{ made }} drilled
@@ -200,7 +222,16 @@ watch(steps, (list) => {
         >
           <b>{{ recordTold }}</b> {{ whenOf(done.at) }}, {{ authorText(done) }}{{ done.note ? `: ${done.note}` : '' }}
         </p>
-        <a v-if="done && photoOf" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" :alt="`Photo of ${step.label}`" class="mt-1 max-h-20 rounded border border-hair"></a>
+        <a
+          v-if="done && photoOf"
+          :href="photo.whole.value"
+          target="_blank"
+          rel="noopener"
+        ><img
+          :src="photo.small.value"
+          :alt="`Photo of ${step.label}`"
+          class="mt-1 max-h-20 rounded border border-hair"
+        ></a>
         <DisputeCard :hole="step.hole.id" :label="step.label" />
         <SteelCard :key="step.hole.id" :hole="step.hole.id" :label="step.label" />
         <AnswerCard v-if="!metSteel" :hole="step.hole.id" @again="recordAgain" />
@@ -221,7 +252,14 @@ watch(steps, (list) => {
           Near cables: isolate and prove dead. Wear eye protection and a dust mask. Use a sound ladder.
         </p>
         <FieldFrame :id="noteId" label="Note" :fault="noteFault">
-          <input :id="noteId" v-model="note" class="field-input" autocomplete="off" :aria-invalid="noteFault !== ''" @input="noteFault = ''">
+          <input
+            :id="noteId"
+            v-model="note"
+            class="field-input"
+            autocomplete="off"
+            :aria-invalid="noteFault !== ''"
+            @input="noteFault = ''"
+          >
         </FieldFrame>
         <ResultButtons :before="before" :replacing="replacing" @record="record" @keep="replacing = undefined" />
       </template>

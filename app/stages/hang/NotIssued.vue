@@ -22,7 +22,11 @@ const store = useWallStore()
     <p v-else class="text-sm">
       Issue the mark-out first: never drill from a plan that can still change.
     </p>
-    <NuxtLink v-if="!elsewhere?.id" class="press press-first w-full !min-h-12" :to="`/sites/${store.site}/walls/${store.id}/mark`">
+    <NuxtLink
+      v-if="!elsewhere?.id"
+      class="press press-first w-full !min-h-12"
+      :to="`/sites/${store.site}/walls/${store.id}/mark`"
+    >
       Go to Mark
     </NuxtLink>
   </div>

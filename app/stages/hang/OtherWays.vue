@@ -18,7 +18,10 @@ const found = shallowRef<Remedy[]>()
 const fault = ref('')
 /** The array of the hole that is asked about, or the first with a plate that is not held. */
 const array = computed(() => {
-  const plan = live.value?.arrays.find(({ positions }) => positions.some(({ holes = [] }) => holes.some(({ id }) => id === asked.value?.hole))) ?? live.value?.arrays.find(({ positions }) => positions.some(({ plate }) => plate && !plate.held))
+  const plan
+    = live.value?.arrays.find(({ positions }) =>
+      positions.some(({ holes = [] }) => holes.some(({ id }) => id === asked.value?.hole)),
+    ) ?? live.value?.arrays.find(({ positions }) => positions.some(({ plate }) => plate && !plate.held))
   return store.wall?.arrays.find(({ id }) => id === plan?.id)
 })
 watch([() => store.wall, () => array.value?.id], async (_now, _before, onCleanup) => {
@@ -50,16 +53,22 @@ watch([() => store.wall, () => array.value?.id], async (_now, _before, onCleanup
     clearTimeout(late)
   }
 }, { immediate: true })
-const cost = ({ held, total, stops, moves }: Remedy) => [
-  `fixes ${held} of ${total}`,
-  stops.length > 0 ? `, ${plural(stops.length, 'stop')}` : '',
-  moves ? `; ${plural(moves.plates, 'plate')} and ${plural(moves.marks, 'mark')} move, by ${far(moves.sum)} in total` : '',
-].join('')
+const cost = ({ held, total, stops, moves }: Remedy) =>
+  [
+    `fixes ${held} of ${total}`,
+    stops.length > 0 ? `, ${plural(stops.length, 'stop')}` : '',
+    moves
+      ? `; ${plural(moves.plates, 'plate')} and ${plural(moves.marks, 'mark')} move, by ${far(moves.sum)} in total`
+      : '',
+  ].join('')
 function choose(remedy: Remedy) {
   if (!array.value) return
   if (remedy.change.mount) take('mount', remedy.change.mount)
   const { id } = array.value
-  fault.value = store.edit(tell(remedy.title), wall => applyRemedy(wall, id, remedy.change)).map(({ message }) => message).join(' ')
+  fault.value = store
+    .edit(tell(remedy.title), wall => applyRemedy(wall, id, remedy.change))
+    .map(({ message }) => message)
+    .join(' ')
 }
 </script>
 

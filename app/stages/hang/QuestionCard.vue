@@ -41,7 +41,15 @@ function answer(step: string) {
     </p>
     <form v-else class="mt-1 grid grid-cols-[1fr_auto] gap-2" @submit.prevent="answer(step)">
       <label :for="`${id}-${step}`" class="sr-only">Answer</label>
-      <input :id="`${id}-${step}`" v-model="answers[step]" class="field-input" autocomplete="off" maxlength="2000" placeholder="Answer" @input="fault = ''">
+      <input
+        :id="`${id}-${step}`"
+        v-model="answers[step]"
+        class="field-input"
+        autocomplete="off"
+        maxlength="2000"
+        placeholder="Answer"
+        @input="fault = ''"
+      >
       <button type="submit" class="press">
         Answer
       </button>

@@ -13,7 +13,12 @@ defineProps<{
 const emit = defineEmits<{ record: [result: MadeHole['result']], keep: [] }>()
 const more = ref(false)
 const OTHERS: { result: MadeHole['result'], title: string }[] = [
-  { result: 'void', title: 'Void' }, { result: 'steel', title: 'Steel' }, { result: 'mortar', title: 'Mortar' }, { result: 'blown', title: 'Blown out' }, { result: 'stripped', title: 'Stripped' }, { result: 'other', title: 'Other' },
+  { result: 'void', title: 'Void' },
+  { result: 'steel', title: 'Steel' },
+  { result: 'mortar', title: 'Mortar' },
+  { result: 'blown', title: 'Blown out' },
+  { result: 'stripped', title: 'Stripped' },
+  { result: 'other', title: 'Other' },
 ]
 function record(result: MadeHole['result']) {
   more.value = false
@@ -51,7 +56,13 @@ function record(result: MadeHole['result']) {
     </button>
     <template v-if="more">
       <div class="col-span-3 grid grid-cols-3 gap-2" role="group" aria-label="Other drilling results">
-        <button v-for="{ result, title } in OTHERS" :key="result" type="button" class="press !min-h-12" @click="record(result)">
+        <button
+          v-for="{ result, title } in OTHERS"
+          :key="result"
+          type="button"
+          class="press !min-h-12"
+          @click="record(result)"
+        >
           {{ title }}
         </button>
       </div>

@@ -12,15 +12,33 @@ const middle = computed(() => Math.min(Math.max(now.value ? x(now.value.running)
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="w-full" role="img" :aria-label="`Holes of this row on the tape; current hole at ${show(now?.running ?? 0)}`">
+  <svg
+    :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+    class="w-full"
+    role="img"
+    :aria-label="`Holes of this row on the tape; current hole at ${show(now?.running ?? 0)}`"
+  >
     <rect x="0" y="18" :width="WIDTH" height="14" fill="var(--color-tape)" />
     <template v-for="mark in marks" :key="mark.id">
       <path :d="`M${x(mark.running)} 18 v9`" stroke="#1c1a12" stroke-width="1.5" />
-      <path v-if="drilled.get(mark.id)?.result === 'hit'" :d="`M${x(mark.running) - 3} 23 l2 3 l4 -6`" fill="none" stroke="#1c1a12" stroke-width="1.5" />
+      <path
+        v-if="drilled.get(mark.id)?.result === 'hit'"
+        :d="`M${x(mark.running) - 3} 23 l2 3 l4 -6`"
+        fill="none"
+        stroke="#1c1a12"
+        stroke-width="1.5"
+      />
     </template>
     <template v-if="now">
       <path :d="`M${x(now.running)} 15 v17`" stroke="#1c1a12" stroke-width="3" />
-      <text :x="middle" y="12" text-anchor="middle" font-size="13" font-weight="700" fill="var(--color-ink)">{{ show(now.running) }}</text>
+      <text
+        :x="middle"
+        y="12"
+        text-anchor="middle"
+        font-size="13"
+        font-weight="700"
+        fill="var(--color-ink)"
+      >{{ show(now.running) }}</text>
     </template>
   </svg>
 </template>

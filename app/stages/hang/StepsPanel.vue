@@ -75,7 +75,14 @@ const photo = usePhoto(() => store.site, () => done.value?.photo)
 const has = () => step.value !== undefined
 useCommands([
   { id: 'step-next', title: 'Next step', group: 'Hang', keys: ['arrowright', 'pagedown'], when: has, run: () => go(1) },
-  { id: 'step-back', title: 'Previous step', group: 'Hang', keys: ['arrowleft', 'pageup'], when: has, run: () => go(-1) },
+  {
+    id: 'step-back',
+    title: 'Previous step',
+    group: 'Hang',
+    keys: ['arrowleft', 'pageup'],
+    when: has,
+    run: () => go(-1),
+  },
   { id: 'step-done', title: 'Mark step done', group: 'Hang', keys: ['d'], when: has, run: () => record() },
 ])
 </script>
@@ -90,7 +97,13 @@ useCommands([
         <p class="text-sm text-ink-soft" data-testid="step-count">
           step {{ index + 1 }} of {{ run.length }}, {{ finished }} done
         </p>
-        <button v-if="canSpeak" type="button" class="press !px-2 max-md:!min-h-12" :aria-pressed="speaks" @click="speaks = !speaks">
+        <button
+          v-if="canSpeak"
+          type="button"
+          class="press !px-2 max-md:!min-h-12"
+          :aria-pressed="speaks"
+          @click="speaks = !speaks"
+        >
           <component :is="speaks ? Volume2 : VolumeOff" class="size-5" aria-hidden="true" /> Read aloud
         </button>
       </header>
@@ -110,13 +123,31 @@ useCommands([
             About {{ Math.round(step.minutes) }} min.
           </template>
         </p>
-        <button v-if="step.holes" type="button" class="press mt-2 w-full !min-h-12" @click="select('hole', step.holes.find(id => !drilled.has(id)) ?? step.holes[0]!); emit('holes')">
+        <button
+          v-if="step.holes"
+          type="button"
+          class="press mt-2 w-full !min-h-12"
+          @click="select('hole', step.holes.find(id => !drilled.has(id)) ?? step.holes[0]!); emit('holes')"
+        >
           Go to holes: {{ made }} of {{ step.holes.length }} drilled
         </button>
-        <p v-if="done?.done" class="mt-2 border-l-4 border-good bg-good-wash px-2 py-1 text-sm" data-testid="step-record">
+        <p
+          v-if="done?.done"
+          class="mt-2 border-l-4 border-good bg-good-wash px-2 py-1 text-sm"
+          data-testid="step-record"
+        >
           <b>✓ Done</b> {{ whenOf(done.at) }}, {{ authorText(done) }}{{ done.minutes ? `, ${done.minutes} min` : '' }}
         </p>
-        <a v-if="done?.photo" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" alt="Photo of this step" class="mt-2 max-h-32 rounded border border-hair"></a>
+        <a
+          v-if="done?.photo"
+          :href="photo.whole.value"
+          target="_blank"
+          rel="noopener"
+        ><img
+          :src="photo.small.value"
+          alt="Photo of this step"
+          class="mt-2 max-h-32 rounded border border-hair"
+        ></a>
       </div>
       <p v-if="fault" class="field-fault" role="alert">
         {{ fault }}

@@ -12,13 +12,22 @@ export function useAnswer() {
   /** The last result that differed, until it is answered. */
   const asked = useScreenState<{ hole: string, result: MadeHole['result'] } | undefined>('hang-asked', () => undefined)
   const change = computed(() => upToDate.value ? live.value?.change : undefined)
-  const moves = computed(() => change.value !== undefined && change.value.marks.length + change.value.plates.length + change.value.added.length + change.value.dropped.length > 0)
+  const moves = computed(
+    () =>
+      change.value !== undefined
+      && change.value.marks.length + change.value.plates.length + change.value.added.length + change.value.dropped.length
+      > 0,
+  )
   /** Whether the wall itself was decided otherwise since, so that more moves than what the drill met. */
   const edited = computed(() => {
     const frozen = current.value?.frozen.wall
     return frozen !== undefined && store.wall !== undefined && !same(frozen.arrays, arraysOf(store.wall))
   })
-  const drilledAnew = computed(() => asked.value !== undefined && live.value?.dead.some(({ hole, result }) => hole === asked.value!.hole && result === asked.value!.result))
+  const drilledAnew = computed(
+    () =>
+      asked.value !== undefined
+      && live.value?.dead.some(({ hole, result }) => hole === asked.value!.hole && result === asked.value!.result),
+  )
   /** Whether something is to be answered: a new revision, or what was met at a hole. */
   const open = computed(() => (moves.value && !edited.value) || drilledAnew.value === true)
   const waiting = computed(() =>

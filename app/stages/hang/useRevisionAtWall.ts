@@ -17,7 +17,8 @@ export function useRevisionAtWall() {
   const seen = useSeen()
   const key = computed(() => wallKey(store.site, store.id))
   const last = computed(() => store.revisions.at(-1))
-  const atHand = (id: string | undefined): AtHand | undefined => store.revisions.find((each): each is AtHand => each.id === id && each.frozen !== undefined)
+  const atHand = (id: string | undefined): AtHand | undefined =>
+    store.revisions.find((each): each is AtHand => each.id === id && each.frozen !== undefined)
   const before = computed(() => atHand(seen.value[key.value]))
   /** What is worked from: what was seen here last, or, where that is none or was withdrawn, the last one. */
   const current = computed(() => before.value ?? atHand(last.value?.id))

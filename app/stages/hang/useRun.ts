@@ -10,7 +10,15 @@ export const useRun = createSharedComposable(() => {
   const { system } = useUnits()
   const of = computed(() => {
     const frozen = current.value?.frozen
-    return frozen && { wall: frozen.wall, ...frozen.plan, catalogue: frozen.catalogue, rules: rulesFor(frozen, frozen.wall), units: system.value }
+    return (
+      frozen && {
+        wall: frozen.wall,
+        ...frozen.plan,
+        catalogue: frozen.catalogue,
+        rules: rulesFor(frozen, frozen.wall),
+        units: system.value,
+      }
+    )
   })
   const kit = computed<KitItem[]>(() => of.value ? kitOf(of.value) : [])
   const run = computed<RunStep[]>(() => of.value ? runOf(of.value) : [])

@@ -9,7 +9,14 @@ const { plan } = useWallPlan()
 const { system, precision, show, quantity } = useUnits()
 const { fine } = usePreferences()
 const marking = computed(() => plan.value?.marking)
-const accuracy = computed(() => accuracyOf(marking.value?.marks ?? [], system.value, precision.value, chosenFigure('markingSigma', store.rules, system.value)))
+const accuracy = computed(() =>
+  accuracyOf(
+    marking.value?.marks ?? [],
+    system.value,
+    precision.value,
+    chosenFigure('markingSigma', store.rules, system.value),
+  ),
+)
 const datumActions: FieldActions<number> = {
   tryOut: mm => store.tryOut((wall) => { wall.datum = { label: wall.datum?.label ?? 'datum', x: mm } }),
   commit: mm => store.edit('Datum', (wall) => { wall.datum = { label: wall.datum?.label ?? 'datum', x: mm } }),

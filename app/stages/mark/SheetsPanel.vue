@@ -18,8 +18,19 @@ const of = computed(() => draft.value || !last.value ? 'draft' : last.value.revi
 /** Whether the server has what is printed: a revision is there once its entry is. */
 const isThere = computed(() => of.value === 'draft' || store.log.some(({ id }) => id === last.value?.entry))
 const base = computed(() => `/api/sites/${store.site}/walls/${store.id}`)
-const query = (format: string, more: Record<string, string | number> = {}) => Object.entries({ format, revision: of.value, paper: paper.value, units: system.value, fine: fine.value ? 1 : 0, ...more }).map(([key, value]) => `${key}=${encodeURIComponent(value)}`).join('&')
-const sheet = (format: string) => `${base.value}/sheet?${query(format, scale.value === undefined ? {} : { scale: scale.value })}`
+const query = (format: string, more: Record<string, string | number> = {}) =>
+  Object.entries({
+    format,
+    revision: of.value,
+    paper: paper.value,
+    units: system.value,
+    fine: fine.value ? 1 : 0,
+    ...more,
+  })
+    .map(([key, value]) => `${key}=${encodeURIComponent(value)}`)
+    .join('&')
+const sheet = (format: string) =>
+  `${base.value}/sheet?${query(format, scale.value === undefined ? {} : { scale: scale.value })}`
 const templates = (of: string) => `${base.value}/templates?${query('pdf', of === '' ? {} : { of })}`
 const PAPER_CHOICE = Object.values(PAPERS).map(({ name, title }) => ({ value: name, label: title }))
 const choosePaper = (name: string) => {
@@ -33,8 +44,14 @@ const scaleActions: FieldActions<number | undefined> = { commit: (value) => {
 const template = ref('')
 const parts = computed(() => [
   { value: '', label: 'all plates and cut-outs' },
-  ...(plan.value?.arrays ?? []).flatMap(({ name, positions }) => positions.flatMap(({ id, row, column, plate }) => plate ? [{ value: id, label: `plate ${name} R${row} C${column}` }] : [])),
-  ...(plan.value?.wiring.boxes ?? []).filter(({ held, kind }) => held && kind !== 'floor').map(({ id }) => ({ value: id, label: `cut-out of box ${id}` })),
+  ...(plan.value?.arrays ?? []).flatMap(({ name, positions }) =>
+    positions.flatMap(({ id, row, column, plate }) =>
+      plate ? [{ value: id, label: `plate ${name} R${row} C${column}` }] : [],
+    ),
+  ),
+  ...(plan.value?.wiring.boxes ?? [])
+    .filter(({ held, kind }) => held && kind !== 'floor')
+    .map(({ id }) => ({ value: id, label: `cut-out of box ${id}` })),
 ])
 const chooseTemplate = (value: string) => {
   template.value = value
@@ -56,7 +73,13 @@ const chooseTemplate = (value: string) => {
   </label>
   <div class="grid grid-cols-2 gap-3">
     <ChoiceField label="Paper" :value="paper" :options="PAPER_CHOICE" :commit="choosePaper" />
-    <TypedField label="Drawing scale" :shown="scale === undefined ? 'fit to page' : `1:${scale}`" :read="parseScale" :actions="scaleActions" :numeric="false" />
+    <TypedField
+      label="Drawing scale"
+      :shown="scale === undefined ? 'fit to page' : `1:${scale}`"
+      :read="parseScale"
+      :actions="scaleActions"
+      :numeric="false"
+    />
   </div>
   <button type="button" class="press w-full" :aria-pressed="preview" @click="preview = !preview">
     {{ preview ? 'Back to the drawing' : 'Preview sheet' }}
@@ -77,6 +100,12 @@ const chooseTemplate = (value: string) => {
   </p>
   <div class="border-t border-hair pt-2">
     <ChoiceField label="1:1 template of" :value="template" :options="parts" :commit="chooseTemplate" />
-    <a v-if="isThere" class="press mt-2 w-full" :href="templates(template)" download data-testid="template"><Download class="size-4" aria-hidden="true" /> Download template PDF</a>
+    <a
+      v-if="isThere"
+      class="press mt-2 w-full"
+      :href="templates(template)"
+      download
+      data-testid="template"
+    ><Download class="size-4" aria-hidden="true" /> Download template PDF</a>
   </div>
 </template>

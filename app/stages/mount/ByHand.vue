@@ -3,7 +3,11 @@ import { Undo2 } from 'lucide-vue-next'
 import type { Fault } from '~~/core/job'
 
 /** Why a person put something elsewhere than it was calculated to be, and the way back. */
-const { label, reason = '', because } = defineProps<{ label: string, reason?: string, because: (reason: string) => Fault[] }>()
+const {
+  label,
+  reason = '',
+  because,
+} = defineProps<{ label: string, reason?: string, because: (reason: string) => Fault[] }>()
 const emit = defineEmits<{ release: [] }>()
 </script>
 

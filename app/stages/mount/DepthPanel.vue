@@ -9,14 +9,20 @@ const { array, position, mount, step } = usePlates()
 const { withUnit, fineWithUnit, unitOf, typed, readIn } = useUnits()
 const { pulled } = usePulled()
 const display = computed(() => store.catalogue.displays.find(({ id }) => id === position.value?.model))
-const depths = computed(() => array.value && mount.value && display.value ? depthsOf(array.value, mount.value, display.value) : undefined)
+const depths = computed(() =>
+  array.value && mount.value && display.value ? depthsOf(array.value, mount.value, display.value) : undefined,
+)
 const travels = computed(() => (depths.value?.service ?? 0) - (depths.value?.stowed ?? 0))
 const out = computed(() => (depths.value?.stowed ?? 0) + pulled.value * travels.value)
-const clearBehind = (key: 'plug' | 'cable' | 'player') => () => store.edit('Space behind display', wall => clearWhatIsBehind(arrayOf(wall, array.value!.id), key))
-const setBehind = (key: 'plug' | 'cable' | 'player') => ({ commit: (mm: number) => store.edit('Space behind display', (wall) => {
-  const edited = arrayOf(wall, array.value!.id)
-  edited.behind = { ...edited.behind, [key]: mm }
-}) })
+const clearBehind = (key: 'plug' | 'cable' | 'player') => () =>
+  store.edit('Space behind display', wall => clearWhatIsBehind(arrayOf(wall, array.value!.id), key))
+const setBehind = (key: 'plug' | 'cable' | 'player') => ({
+  commit: (mm: number) =>
+    store.edit('Space behind display', (wall) => {
+      const edited = arrayOf(wall, array.value!.id)
+      edited.behind = { ...edited.behind, [key]: mm }
+    }),
+})
 const setMass = (mass: number | undefined) => mass === undefined
   ? store.edit('Space behind display', wall => clearWhatIsBehind(arrayOf(wall, array.value!.id), 'mass'))
   : store.edit('Space behind display', (wall) => {
@@ -41,16 +47,46 @@ const fits = computed(() => depths.value?.need === undefined ? undefined : depth
     </div>
     <label v-if="travels > 0" class="block text-sm">
       <span class="flex justify-between"><span>Pull-out</span><b class="figures">{{ withUnit(out) }} behind the display</b></span>
-      <input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full" aria-label="Pull-out distance" :aria-valuetext="`${withUnit(out)} behind the display`" data-testid="pull-out">
+      <input
+        v-model.number="pulled"
+        type="range"
+        min="0"
+        max="1"
+        step="0.01"
+        class="w-full"
+        aria-label="Pull-out distance"
+        :aria-valuetext="`${withUnit(out)} behind the display`"
+        data-testid="pull-out"
+      >
     </label>
     <p class="text-sm" :class="fits === false ? 'font-semibold text-stop' : 'text-ink-soft'" data-testid="plug-fit">
       {{ fits === undefined ? 'Enter plug, cable and player sizes to check the fit.' : fits ? `Plug, cable and player need ${fineWithUnit(depths.need!.value)}: they fit.` : `Plug, cable and player need ${fineWithUnit(depths.need!.value)}: ${fineWithUnit(depths.need!.value - out)} short${pulled > 0 ? ' at this pull-out' : ''}.` }}
     </p>
     <div class="grid grid-cols-2 gap-2">
-      <LengthField label="Plug length" :value="array.behind?.plug" :actions="setBehind('plug')" :clear="clearBehind('plug')" />
-      <LengthField label="Cable thickness" :value="array.behind?.cable" :actions="setBehind('cable')" :clear="clearBehind('cable')" />
-      <LengthField label="Player thickness" :value="array.behind?.player" :actions="setBehind('player')" :clear="clearBehind('player')" />
-      <TypedField :label="`Added mass (${unitOf('kg')})`" :shown="typed(array.behind?.mass, 'kg')" :read="readIn('kg')" :actions="{ commit: setMass }" />
+      <LengthField
+        label="Plug length"
+        :value="array.behind?.plug"
+        :actions="setBehind('plug')"
+        :clear="clearBehind('plug')"
+      />
+      <LengthField
+        label="Cable thickness"
+        :value="array.behind?.cable"
+        :actions="setBehind('cable')"
+        :clear="clearBehind('cable')"
+      />
+      <LengthField
+        label="Player thickness"
+        :value="array.behind?.player"
+        :actions="setBehind('player')"
+        :clear="clearBehind('player')"
+      />
+      <TypedField
+        :label="`Added mass (${unitOf('kg')})`"
+        :shown="typed(array.behind?.mass, 'kg')"
+        :read="readIn('kg')"
+        :actions="{ commit: setMass }"
+      />
     </div>
     <div>
       <FigureLine label="Space behind, stowed" :figure="depths.room" />

@@ -20,7 +20,9 @@ const progress = ref(1)
 /** A way that reaches all members and has a stop all the same does not hold. */
 function verdictOf({ held, total, stops }: Remedy): { good: boolean, text: string } {
   if (held < total) return { good: false, text: `fixes ${held} of ${total}` }
-  return stops.length === 0 ? { good: true, text: 'fixes all' } : { good: false, text: stops.length === 1 ? '1 stop' : `${stops.length} stops` }
+  return stops.length === 0
+    ? { good: true, text: 'fixes all' }
+    : { good: false, text: stops.length === 1 ? '1 stop' : `${stops.length} stops` }
 }
 const key = ({ kind, change }: Remedy) => `${kind} ${JSON.stringify(change)}`
 
@@ -69,8 +71,12 @@ function choose(remedy: Remedy) {
   faults.value = store.edit(tell(remedy.title), apply(remedy)).map(({ message }) => message).join(' ')
 }
 const carrier = computed(() => array.value?.carrier)
-const edit = (label: string, recipe: (carrier: Carrier) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id).carrier!))
-const onWall = () => store.edit('Fix plates directly to wall', (wall) => { delete arrayOf(wall, array.value!.id).carrier })
+const edit = (label: string, recipe: (carrier: Carrier) => void) =>
+  store.edit(label, wall => recipe(arrayOf(wall, array.value!.id).carrier!))
+const onWall = () =>
+  store.edit('Fix plates directly to wall', (wall) => {
+    delete arrayOf(wall, array.value!.id).carrier
+  })
 const ownSlots = () => store.edit('Use default slots', (wall) => { delete arrayOf(wall, array.value!.id).needs })
 /** A figure of a maker's table; empty where it is not known. */
 const readAbove = (unit: string) => readIn(unit, value => value > 0)
@@ -83,12 +89,42 @@ const readAbove = (unit: string) => readIn(unit, value => value > 0)
         Plates fixed to {{ carrier.kind === 'rail' ? 'rails' : 'a board' }}
       </h2>
       <div class="grid grid-cols-2 gap-2">
-        <LengthField label="Stand-off" :value="carrier.thickness" :actions="{ commit: mm => edit('Thickness', carrier => { carrier.thickness = mm }) }" />
-        <LengthField v-if="carrier.kind === 'rail'" label="Rail height" :value="carrier.height" :actions="{ commit: mm => edit('Rail', carrier => { carrier.height = mm }) }" />
-        <LengthField v-if="carrier.kind === 'rail'" label="Steel thickness" :value="carrier.web" :actions="{ commit: mm => edit('Rail', carrier => { carrier.web = mm }) }" />
-        <TypedField :label="`Bolt tension (${unitOf('N')})`" :shown="typed(carrier.bolt?.tension, 'N')" :read="readAbove('N')" :actions="{ commit: (tension: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, tension } }) }" />
-        <TypedField :label="`Bolt shear (${unitOf('N')})`" :shown="typed(carrier.bolt?.shear, 'N')" :read="readAbove('N')" :actions="{ commit: (shear: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, shear } }) }" />
-        <TypedField v-if="carrier.kind === 'rail'" :label="`Allowable moment (${unitOf('N·m')})`" :shown="typed(carrier.moment, 'N·m')" :read="readAbove('N·m')" :actions="{ commit: (value: number | undefined) => edit('Rail', carrier => { carrier.moment = value }) }" />
+        <LengthField
+          label="Stand-off"
+          :value="carrier.thickness"
+          :actions="{ commit: mm => edit('Thickness', carrier => { carrier.thickness = mm }) }"
+        />
+        <LengthField
+          v-if="carrier.kind === 'rail'"
+          label="Rail height"
+          :value="carrier.height"
+          :actions="{ commit: mm => edit('Rail', carrier => { carrier.height = mm }) }"
+        />
+        <LengthField
+          v-if="carrier.kind === 'rail'"
+          label="Steel thickness"
+          :value="carrier.web"
+          :actions="{ commit: mm => edit('Rail', carrier => { carrier.web = mm }) }"
+        />
+        <TypedField
+          :label="`Bolt tension (${unitOf('N')})`"
+          :shown="typed(carrier.bolt?.tension, 'N')"
+          :read="readAbove('N')"
+          :actions="{ commit: (tension: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, tension } }) }"
+        />
+        <TypedField
+          :label="`Bolt shear (${unitOf('N')})`"
+          :shown="typed(carrier.bolt?.shear, 'N')"
+          :read="readAbove('N')"
+          :actions="{ commit: (shear: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, shear } }) }"
+        />
+        <TypedField
+          v-if="carrier.kind === 'rail'"
+          :label="`Allowable moment (${unitOf('N·m')})`"
+          :shown="typed(carrier.moment, 'N·m')"
+          :read="readAbove('N·m')"
+          :actions="{ commit: (value: number | undefined) => edit('Rail', carrier => { carrier.moment = value }) }"
+        />
       </div>
       <p class="text-xs text-ink-soft">
         Allowable loads for one bolt between plate and {{ carrier.kind }}, from the maker: slip and pull-out of channel nuts, or of tee nuts in a board.
@@ -103,7 +139,13 @@ const readAbove = (unit: string) => readIn(unit, value => value > 0)
         Use default
       </button>
     </div>
-    <progress v-if="!failed && !waits" class="block h-1 w-full" :class="{ invisible: progress === 1 }" :value="progress" aria-label="Calculating remedies" />
+    <progress
+      v-if="!failed && !waits"
+      class="block h-1 w-full"
+      :class="{ invisible: progress === 1 }"
+      :value="progress"
+      aria-label="Calculating remedies"
+    />
     <p v-if="failed" class="field-fault" role="alert">
       The remedies could not be calculated: {{ failed }}
     </p>
@@ -117,9 +159,18 @@ const readAbove = (unit: string) => readIn(unit, value => value > 0)
       {{ held === positions.length ? 'All plates are fixed. No remedy is needed.' : 'No known remedy fixes more plates. Survey more studs, or move the displays.' }}
     </p>
     <ul v-else class="max-h-[26rem] space-y-2 overflow-y-auto" tabindex="0" aria-label="Remedies">
-      <li v-for="remedy in found" :key="key(remedy)" class="rounded border bg-paper px-2 py-1.5 text-sm" :class="drawn === key(remedy) ? 'border-flag' : 'border-hair'" :data-remedy="remedy.kind">
+      <li
+        v-for="remedy in found"
+        :key="key(remedy)"
+        class="rounded border bg-paper px-2 py-1.5 text-sm"
+        :class="drawn === key(remedy) ? 'border-flag' : 'border-hair'"
+        :data-remedy="remedy.kind"
+      >
         <p class="flex justify-between gap-2 font-semibold">
-          <span>{{ tell(remedy.title) }}</span><span class="shrink-0" :class="verdictOf(remedy).good ? 'text-good' : 'text-caution'">{{ verdictOf(remedy).text }}</span>
+          <span>{{ tell(remedy.title) }}</span><span
+            class="shrink-0"
+            :class="verdictOf(remedy).good ? 'text-good' : 'text-caution'"
+          >{{ verdictOf(remedy).text }}</span>
         </p>
         <ul class="mt-0.5 text-xs text-ink-soft">
           <li v-for="(says, n) in remedy.says" :key="n">

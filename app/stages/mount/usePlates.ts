@@ -8,10 +8,20 @@ export function usePlates() {
   const array = computed(() => store.array)
   const arrayPlan = computed(() => plan.value?.arrays.find(({ id }) => id === array.value?.id))
   const positions = computed<Position[]>(() => arrayPlan.value?.positions ?? [])
-  const position = computed(() => positions.value.find(({ id, holes }) => id === selectedOf('screen') || holes?.some(hole => hole.id === selectedOf('hole'))) ?? positions.value[0])
-  const mountOf = (position: Position | undefined) => array.value && position ? mountModels(array.value, store.catalogue)(position) : undefined
+  const position = computed(
+    () =>
+      positions.value.find(
+        ({ id, holes }) => id === selectedOf('screen') || holes?.some(hole => hole.id === selectedOf('hole')),
+      ) ?? positions.value[0],
+  )
+  const mountOf = (position: Position | undefined) =>
+    array.value && position ? mountModels(array.value, store.catalogue)(position) : undefined
   const mount = computed(() => mountOf(position.value))
-  const held = computed(() => placed.value?.find(({ id }) => id === array.value?.id)?.plates.filter(({ held }) => held).length ?? positions.value.filter(({ plate }) => plate?.held).length)
+  const held = computed(
+    () =>
+      placed.value?.find(({ id }) => id === array.value?.id)?.plates.filter(({ held }) => held).length
+      ?? positions.value.filter(({ plate }) => plate?.held).length,
+  )
   function step(by: number) {
     const count = positions.value.length
     if (count === 0 || !position.value) return

@@ -14,20 +14,39 @@ watch(importing, async (file) => {
   fault.value = ''
   verdicts.value = []
   if (!file) return
-  if (file.size > 5 * 1024 * 1024) return void (fault.value = 'The file is over 5 MB. Import the readings of one wall only.')
-  const { data, meta } = Papa.parse<EvidenceRow>(await file.text(), { header: true, skipEmptyLines: 'greedy', transformHeader: head => head.trim(), transform: cellFromCsv })
+  if (file.size > 5 * 1024 * 1024)
+    return void (fault.value = 'The file is over 5 MB. Import the readings of one wall only.')
+  const { data, meta } = Papa.parse<EvidenceRow>(await file.text(), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: head => head.trim(),
+    transform: cellFromCsv,
+  })
   const missing = ['method', 'x', 'y'].filter(column => !meta.fields?.includes(column))
-  if (missing.length > 0) return void (fault.value = `The first line must name the columns; missing: ${missing.join(', ')}. Known columns: ${EVIDENCE_COLUMNS.join(', ')}.`)
+  if (missing.length > 0)
+    return void (fault.value = `The first line must name the columns; missing: ${missing.join(', ')}. Known columns: ${EVIDENCE_COLUMNS.join(', ')}.`)
   const kept = store.wall!.evidence ?? []
   const ids = madeIds('e', kept, data.length)
-  verdicts.value = judgeRows(data, kept, store.wall!.references ?? [], n => ids[n]!)
-    .map(verdict => ({ ...verdict, text: EVIDENCE_COLUMNS.slice(1).map(column => data[verdict.row - 1]![column]).filter(Boolean).join(' ') }))
+  verdicts.value = judgeRows(data, kept, store.wall!.references ?? [], n => ids[n]!).map(verdict => ({
+    ...verdict,
+    text: EVIDENCE_COLUMNS.slice(1)
+      .map(column => data[verdict.row - 1]![column])
+      .filter(Boolean)
+      .join(' '),
+  }))
 }, { immediate: true })
-const counts = computed(() => (['added', 'changed', 'same', 'refused'] as const)
-  .map(becomes => ({ becomes, count: verdicts.value.filter(verdict => verdict.becomes === becomes).length })).filter(({ count }) => count > 0))
-const useful = computed(() => verdicts.value.filter(({ becomes }) => becomes === 'added' || becomes === 'changed').length)
+const counts = computed(() =>
+  (['added', 'changed', 'same', 'refused'] as const)
+    .map(becomes => ({ becomes, count: verdicts.value.filter(verdict => verdict.becomes === becomes).length }))
+    .filter(({ count }) => count > 0),
+)
+const useful = computed(
+  () => verdicts.value.filter(({ becomes }) => becomes === 'added' || becomes === 'changed').length,
+)
 function take() {
-  const faults = store.edit('Import readings', (wall) => { wall.evidence = mergeRows(wall.evidence ?? [], verdicts.value) })
+  const faults = store.edit('Import readings', (wall) => {
+    wall.evidence = mergeRows(wall.evidence ?? [], verdicts.value)
+  })
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length === 0) importing.value = undefined
 }

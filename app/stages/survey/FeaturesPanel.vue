@@ -8,7 +8,8 @@ const { select, selectedOf } = useSelection()
 const { tool } = useSurveyTool()
 const wall = computed(() => store.wall!)
 const feature = computed(() => wall.value.features?.find(({ id }) => id === selectedOf('feature')))
-const set = (label: string, recipe: (feature: Feature) => void) => store.edit(label, wall => recipe(wall.features!.find(({ id }) => id === feature.value!.id)!))
+const set = (label: string, recipe: (feature: Feature) => void) =>
+  store.edit(label, wall => recipe(wall.features!.find(({ id }) => id === feature.value!.id)!))
 const { unitOf, typed, readIn } = useUnits()
 const readSlope = computed(() => readIn('mm/m', () => true))
 const slopeActions: FieldActions<number | undefined> = {
@@ -21,7 +22,17 @@ const drawing = computed(() => tool.value?.enters === 'feature' ? tool.value.kin
 const fault = ref('')
 function addTyped(kind: string) {
   const usual = FEATURE_KINDS.find(feature => feature.kind === kind)!
-  const faults = store.edit(`Add feature: ${usual.name}`, (wall) => { select('feature', addFeature(wall, kind, { x: Math.round((wall.width - usual.width) / 2), y: kind === 'ceiling-line' ? wall.height - usual.height : 0, width: usual.width, height: usual.height })) })
+  const faults = store.edit(`Add feature: ${usual.name}`, (wall) => {
+    select(
+      'feature',
+      addFeature(wall, kind, {
+        x: Math.round((wall.width - usual.width) / 2),
+        y: kind === 'ceiling-line' ? wall.height - usual.height : 0,
+        width: usual.width,
+        height: usual.height,
+      }),
+    )
+  })
   fault.value = faults.map(({ message }) => message).join(' ')
 }
 const kind = ref('outlet')
@@ -36,9 +47,20 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
 
 <template>
   <div class="space-y-2.5">
-    <ChoiceField label="Feature" :value="kind" :options="FEATURE_KINDS.map(({ kind, name }) => ({ value: kind, label: name }))" :commit="value => { kind = value; if (drawing) tool = { enters: 'feature', kind: value }; return [] }" />
+    <ChoiceField
+      label="Feature"
+      :value="kind"
+      :options="FEATURE_KINDS.map(({ kind, name }) => ({ value: kind, label: name }))"
+      :commit="value => { kind = value; if (drawing) tool = { enters: 'feature', kind: value }; return [] }"
+    />
     <div class="grid grid-cols-2 gap-2">
-      <button type="button" class="press" :class="{ 'press-first': drawing }" :aria-pressed="drawing !== ''" @click="tool = drawing ? undefined : { enters: 'feature', kind }">
+      <button
+        type="button"
+        class="press"
+        :class="{ 'press-first': drawing }"
+        :aria-pressed="drawing !== ''"
+        @click="tool = drawing ? undefined : { enters: 'feature', kind }"
+      >
         {{ drawing ? 'Drag on the wall' : 'Draw' }}
       </button>
       <button type="button" class="press" @click="addTyped(kind)">
@@ -50,7 +72,12 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
     </p>
     <ul class="max-h-44 overflow-y-auto text-sm" aria-label="Features" tabindex="0">
       <li v-for="item in wall.features" :key="item.id">
-        <button type="button" class="flex w-full justify-between border-b border-hair py-1 text-left" :class="{ 'font-semibold': item.id === selectedOf('feature') }" @click="select('feature', item.id)">
+        <button
+          type="button"
+          class="flex w-full justify-between border-b border-hair py-1 text-left"
+          :class="{ 'font-semibold': item.id === selectedOf('feature') }"
+          @click="select('feature', item.id)"
+        >
           <span>{{ featureName(item.kind) }}</span><span class="figures text-ink-soft">{{ itemName(item) }}</span>
         </button>
       </li>
@@ -60,18 +87,53 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
         {{ featureName(feature.kind) }}
       </h2>
       <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-        <LengthField :key="`x${feature.id}`" label="Left edge from wall left" :value="feature.x" :actions="{ commit: mm => set('Move feature', (feature) => { feature.x = mm }) }" />
-        <LengthField :key="`y${feature.id}`" label="Bottom edge above floor" :value="feature.y" :actions="{ commit: mm => set('Move feature', (feature) => { feature.y = mm }) }" />
-        <LengthField :key="`w${feature.id}`" label="Width" :value="feature.width" :actions="{ commit: mm => set('Feature size', (feature) => { feature.width = mm }) }" />
-        <LengthField :key="`h${feature.id}`" label="Height" :value="feature.height" :actions="{ commit: mm => set('Feature size', (feature) => { feature.height = mm }) }" />
+        <LengthField
+          :key="`x${feature.id}`"
+          label="Left edge from wall left"
+          :value="feature.x"
+          :actions="{ commit: mm => set('Move feature', (feature) => { feature.x = mm }) }"
+        />
+        <LengthField
+          :key="`y${feature.id}`"
+          label="Bottom edge above floor"
+          :value="feature.y"
+          :actions="{ commit: mm => set('Move feature', (feature) => { feature.y = mm }) }"
+        />
+        <LengthField
+          :key="`w${feature.id}`"
+          label="Width"
+          :value="feature.width"
+          :actions="{ commit: mm => set('Feature size', (feature) => { feature.width = mm }) }"
+        />
+        <LengthField
+          :key="`h${feature.id}`"
+          label="Height"
+          :value="feature.height"
+          :actions="{ commit: mm => set('Feature size', (feature) => { feature.height = mm }) }"
+        />
       </div>
       <div class="mt-2 grid grid-cols-2 items-end gap-x-3">
-        <TypedField :key="`s${feature.id}`" :label="`Slope, + right (${unitOf('mm/m')})`" :shown="typed(feature.slope, 'mm/m')" :read="readSlope" :actions="slopeActions" />
+        <TypedField
+          :key="`s${feature.id}`"
+          :label="`Slope, + right (${unitOf('mm/m')})`"
+          :shown="typed(feature.slope, 'mm/m')"
+          :read="readSlope"
+          :actions="slopeActions"
+        />
         <label class="flex min-h-[var(--target)] items-center gap-2 text-sm">
-          <input type="checkbox" class="size-5" :checked="feature.keepReachable === true" @change="set('Keep accessible', (feature) => { if (feature.keepReachable) delete feature.keepReachable; else feature.keepReachable = true })"> Keep accessible
+          <input
+            type="checkbox"
+            class="size-5"
+            :checked="feature.keepReachable === true"
+            @change="set('Keep accessible', (feature) => { if (feature.keepReachable) delete feature.keepReachable; else feature.keepReachable = true })"
+          > Keep accessible
         </label>
       </div>
-      <button type="button" class="press w-full" @click="store.edit('Delete feature', wall => { wall.features = wall.features?.filter(({ id }) => id !== selectedOf('feature')) })">
+      <button
+        type="button"
+        class="press w-full"
+        @click="store.edit('Delete feature', wall => { wall.features = wall.features?.filter(({ id }) => id !== selectedOf('feature')) })"
+      >
         <X class="size-4" aria-hidden="true" /> Delete
       </button>
     </section>
@@ -79,11 +141,34 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
       <h2 class="field-label">
         References visible from both sides
       </h2>
-      <div v-for="(reference, index) in wall.references" :key="reference.id" class="mt-1 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-1" :data-reference="reference.id">
-        <NoteField label="Name" :value="itemName(reference)" :commit="text => store.edit('Rename reference', wall => { wall.references![index]!.name = text })" />
-        <LengthField label="Front" :value="reference.front" :actions="{ commit: mm => store.edit('Reference', (wall) => { wall.references![index]!.front = mm }) }" />
-        <LengthField label="Rear" :value="reference.back" :actions="{ commit: mm => store.edit('Reference', (wall) => { wall.references![index]!.back = mm }) }" />
-        <button type="button" class="press !px-2" :disabled="usedBy(reference.id)" :aria-label="`Delete ${itemName(reference)}`" @click="store.edit('Delete reference', wall => { wall.references!.splice(index, 1) })">
+      <div
+        v-for="(reference, index) in wall.references"
+        :key="reference.id"
+        class="mt-1 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-1"
+        :data-reference="reference.id"
+      >
+        <NoteField
+          label="Name"
+          :value="itemName(reference)"
+          :commit="text => store.edit('Rename reference', wall => { wall.references![index]!.name = text })"
+        />
+        <LengthField
+          label="Front"
+          :value="reference.front"
+          :actions="{ commit: mm => store.edit('Reference', (wall) => { wall.references![index]!.front = mm }) }"
+        />
+        <LengthField
+          label="Rear"
+          :value="reference.back"
+          :actions="{ commit: mm => store.edit('Reference', (wall) => { wall.references![index]!.back = mm }) }"
+        />
+        <button
+          type="button"
+          class="press !px-2"
+          :disabled="usedBy(reference.id)"
+          :aria-label="`Delete ${itemName(reference)}`"
+          @click="store.edit('Delete reference', wall => { wall.references!.splice(index, 1) })"
+        >
           <X class="size-4" aria-hidden="true" />
         </button>
       </div>

@@ -21,20 +21,43 @@ function add() {
   const bad = lengths.find(length => !length.ok)
   if (bad && !bad.ok) return void (fault.value = bad.message)
   const mm = lengths.flatMap(length => length.ok ? [length.mm] : [])
-  if (mm.length === 0 || mm.length % 3 !== 0) return void (fault.value = 'Enter three lengths for each point: along, up and measured distance.')
-  const points = Array.from({ length: mm.length / 3 }, (_, n) => ({ x: mm[3 * n]!, y: mm[3 * n + 1]!, distance: mm[3 * n + 2]! }))
+  if (mm.length === 0 || mm.length % 3 !== 0)
+    return void (fault.value = 'Enter three lengths for each point: along, up and measured distance.')
+  const points = Array.from({ length: mm.length / 3 }, (_, n) => ({
+    x: mm[3 * n]!,
+    y: mm[3 * n + 1]!,
+    distance: mm[3 * n + 2]!,
+  }))
   const off = points.find(({ x, y }) => x < 0 || y < 0 || x > wall.value.width || y > wall.value.height)
   if (off) return void (fault.value = `The point ${show(off.x)}, ${show(off.y)} is outside the wall.`)
-  fault.value = store.edit('Add flatness readings', (wall) => { wall.surface = [...wall.surface ?? [], ...points] }).map(({ message }) => message).join(' ')
+  fault.value = store
+    .edit('Add flatness readings', (wall) => {
+      wall.surface = [...(wall.surface ?? []), ...points]
+    })
+    .map(({ message }) => message)
+    .join(' ')
   if (!fault.value) distance.value = ''
 }
-defineExpose({ pointAt: (x: number, y: number) => { distance.value = `${showFine(x)} ${showFine(y)} `; document.getElementById(id)?.focus() } })
+defineExpose({
+  pointAt: (x: number, y: number) => {
+    distance.value = `${showFine(x)} ${showFine(y)} `
+    document.getElementById(id)?.focus()
+  },
+})
 const perMetre = (slope: number) => quantity(1000 * slope, 'mm/m')
-const plates = computed(() => (plan.value?.arrays ?? []).map(array => ({
-  name: array.name,
-  up: relief.value ? takeUp(relief.value, array.positions.flatMap(({ plate }) => plate ? [plate.centre] : [])) : 0,
-  travel: store.catalogue.mounts.find(({ id }) => id === wall.value.arrays.find(({ id }) => id === array.id)?.mount)?.adjust?.depth,
-})))
+const plates = computed(() =>
+  (plan.value?.arrays ?? []).map(array => ({
+    name: array.name,
+    up: relief.value
+      ? takeUp(
+          relief.value,
+          array.positions.flatMap(({ plate }) => (plate ? [plate.centre] : [])),
+        )
+      : 0,
+    travel: store.catalogue.mounts.find(({ id }) => id === wall.value.arrays.find(({ id }) => id === array.id)?.mount)
+      ?.adjust?.depth,
+  })),
+)
 </script>
 
 <template>
@@ -42,14 +65,29 @@ const plates = computed(() => (plan.value?.arrays ?? []).map(array => ({
     <form @submit.prevent="add">
       <FieldFrame :id="id" v-slot="{ describedby }" label="Along, up, distance to plane" :fault="fault">
         <div class="flex gap-2">
-          <input :id="id" v-model="distance" class="field-input text-right" placeholder="600 900 152" autocomplete="off" :aria-invalid="fault !== ''" :aria-describedby="describedby" @input="fault = ''">
+          <input
+            :id="id"
+            v-model="distance"
+            class="field-input text-right"
+            placeholder="600 900 152"
+            autocomplete="off"
+            :aria-invalid="fault !== ''"
+            :aria-describedby="describedby"
+            @input="fault = ''"
+          >
           <button type="submit" class="press press-first">
             Add
           </button>
         </div>
       </FieldFrame>
     </form>
-    <button type="button" class="press w-full" :class="{ 'press-first': tool?.enters === 'surface' }" :aria-pressed="tool?.enters === 'surface'" @click="tool = tool ? undefined : { enters: 'surface' }">
+    <button
+      type="button"
+      class="press w-full"
+      :class="{ 'press-first': tool?.enters === 'surface' }"
+      :aria-pressed="tool?.enters === 'surface'"
+      @click="tool = tool ? undefined : { enters: 'surface' }"
+    >
       {{ tool?.enters === 'surface' ? 'Click the wall to fill in along and up' : 'Point on wall' }}
     </button>
     <dl v-if="relief" class="grid grid-cols-[1fr_auto] gap-y-1 text-sm" data-testid="relief">
@@ -77,8 +115,17 @@ const plates = computed(() => (plan.value?.arrays ?? []).map(array => ({
       Enter at least three points that are not in one line. Measure from a laser plane or plumb lines in front of the wall.
     </p>
     <ul class="max-h-60 overflow-y-auto text-sm" aria-label="Flatness points" tabindex="0">
-      <li v-for="(point, index) in readings" :key="index" class="figures flex items-center justify-between border-b border-hair">
-        <span>{{ show(point.x) }}, {{ show(point.y) }}</span><span>{{ showFine(point.distance) }}<button type="button" class="p-1.5 align-middle" :aria-label="`Delete point ${index + 1}`" @click="store.edit('Delete flatness point', wall => { wall.surface!.splice(index, 1) })"><X class="size-4" aria-hidden="true" /></button></span>
+      <li
+        v-for="(point, index) in readings"
+        :key="index"
+        class="figures flex items-center justify-between border-b border-hair"
+      >
+        <span>{{ show(point.x) }}, {{ show(point.y) }}</span><span>{{ showFine(point.distance) }}<button
+          type="button"
+          class="p-1.5 align-middle"
+          :aria-label="`Delete point ${index + 1}`"
+          @click="store.edit('Delete flatness point', wall => { wall.surface!.splice(index, 1) })"
+        ><X class="size-4" aria-hidden="true" /></button></span>
       </li>
     </ul>
   </div>

@@ -22,11 +22,23 @@ const leans = computed(() => {
 })
 const run = computed(() => member.value.run === undefined ? undefined : plan.value!.runs[member.value.run])
 const proof = computed(() => proofOf(member.value, wall.value, store.rules))
-const signs = computed(() => signsOf(wall.value).filter(({ reading }) => member.value.evidence.includes(reading.id)).map((sign) => {
-  const off = pointsTo(sign, member.value.width) - member.value.centre
-  const vague = sign.kind === 'magnet' || sign.kind === 'hole'
-  return { id: sign.reading.id, name: METHOD_NAMES[sign.reading.method], x: sign.x, agrees: vague || Math.abs(off) < 2 ? 'agrees' : tell([{ mm: Math.abs(off) }, off < 0 ? ' to the left' : ' to the right']) }
-}))
+const signs = computed(() =>
+  signsOf(wall.value)
+    .filter(({ reading }) => member.value.evidence.includes(reading.id))
+    .map((sign) => {
+      const off = pointsTo(sign, member.value.width) - member.value.centre
+      const vague = sign.kind === 'magnet' || sign.kind === 'hole'
+      return {
+        id: sign.reading.id,
+        name: METHOD_NAMES[sign.reading.method],
+        x: sign.x,
+        agrees:
+          vague || Math.abs(off) < 2
+            ? 'agrees'
+            : tell([{ mm: Math.abs(off) }, off < 0 ? ' to the left' : ' to the right']),
+      }
+    }),
+)
 /** Nails and knocks that speak against a member where this one is believed to be. */
 const against = computed(() => signsOf(wall.value)
   .filter(({ speaksFor, x }) => !speaksFor && Math.abs(x - member.value.centre) < member.value.width / 2 - 3)
@@ -58,12 +70,22 @@ const against = computed(() => signsOf(wall.value)
     </p>
     <ul class="text-xs">
       <li v-for="sign in signs" :key="sign.id">
-        <button type="button" class="flex w-full justify-between py-0.5 text-left hover:underline" @click="select('reading', sign.id)" @pointerenter="hover('reading', sign.id)" @pointerleave="leave">
+        <button
+          type="button"
+          class="flex w-full justify-between py-0.5 text-left hover:underline"
+          @click="select('reading', sign.id)"
+          @pointerenter="hover('reading', sign.id)"
+          @pointerleave="leave"
+        >
           <span>{{ sign.name }} at <b class="figures">{{ withUnit(sign.x) }}</b></span><span class="text-ink-soft">{{ sign.agrees }}</span>
         </button>
       </li>
       <li v-for="sign in against" :key="sign.id">
-        <button type="button" class="flex w-full justify-between py-0.5 text-left text-stop hover:underline" @click="select('reading', sign.id)">
+        <button
+          type="button"
+          class="flex w-full justify-between py-0.5 text-left text-stop hover:underline"
+          @click="select('reading', sign.id)"
+        >
           <span>{{ sign.name }} at <b class="figures">{{ withUnit(sign.x) }}</b></span><span>contradicts: nothing there</span>
         </button>
       </li>

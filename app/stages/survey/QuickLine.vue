@@ -12,7 +12,15 @@ const text = ref('')
 const id = useId()
 const help = ref(false)
 const references = computed(() => calledReferences(store.wall?.references))
-const line = computed(() => readQuickLine(text.value, { y: height.value, ...behind.value && { side: 'back' as const, reference: behind.value } }, system.value, references.value, store.wall))
+const line = computed(() =>
+  readQuickLine(
+    text.value,
+    { y: height.value, ...(behind.value && { side: 'back' as const, reference: behind.value }) },
+    system.value,
+    references.value,
+    store.wall,
+  ),
+)
 const refused = ref('')
 /** What a line looks like on this wall: joints where it is laid of units, studs elsewhere. */
 const placeholder = computed(() => {
@@ -64,7 +72,10 @@ defineExpose({ focus: () => document.getElementById(id)?.focus() })
       </button>
     </div>
     <div class="relative">
-      <div class="quick pointer-events-none absolute inset-0 overflow-hidden whitespace-pre-wrap break-words text-transparent" aria-hidden="true">
+      <div
+        class="quick pointer-events-none absolute inset-0 overflow-hidden whitespace-pre-wrap break-words text-transparent"
+        aria-hidden="true"
+      >
         <span v-for="(part, n) in parts" :key="n" :class="{ wrong: part.wrong }">{{ part.text }}</span>
       </div>
       <textarea
@@ -88,7 +99,10 @@ defineExpose({ focus: () => document.getElementById(id)?.focus() })
       <p v-if="refused" class="field-fault" role="alert">
         {{ refused }}
       </p>
-      <p v-if="line.readings.length > 0 && line.faults.length === 0" class="mt-0.5 flex items-center gap-1 text-xs text-ink-soft">
+      <p
+        v-if="line.readings.length > 0 && line.faults.length === 0"
+        class="mt-0.5 flex items-center gap-1 text-xs text-ink-soft"
+      >
         {{ line.readings.length }} {{ line.readings.length === 1 ? 'reading' : 'readings' }} previewed;
         <CornerDownLeft class="size-3" aria-hidden="true" /> saves {{ line.readings.length === 1 ? 'it' : 'them' }}
       </p>

@@ -48,7 +48,14 @@ function addPhoto(name: string, of: string) {
 }
 const answer = computed(() => {
   const { hit, dull, edge, direction } = reading.value
-  return [edge, hit === undefined ? '' : hit ? 'hit' : 'miss', dull === undefined ? '' : dull ? 'dull' : 'hollow', direction].filter(Boolean).join(', ')
+  return [
+    edge,
+    hit === undefined ? '' : hit ? 'hit' : 'miss',
+    dull === undefined ? '' : dull ? 'dull' : 'hollow',
+    direction,
+  ]
+    .filter(Boolean)
+    .join(', ')
 })
 </script>
 
@@ -61,16 +68,34 @@ const answer = computed(() => {
       {{ [reading.by, reading.at ? whenOf(reading.at) : ''].filter(Boolean).join(', ') || 'name not known' }}
     </p>
     <div class="mt-1 grid grid-cols-2 gap-3">
-      <LengthField :key="`x${id}`" :label="reading.side === 'back' ? 'Along, measured at rear' : 'From wall left'" :value="reading.x" :actions="figureOf('Move reading', (reading, mm) => { reading.x = mm })" />
-      <LengthField :key="`y${id}`" label="Height above floor" :value="reading.y" :actions="figureOf('Reading height', (reading, mm) => { reading.y = mm })" />
+      <LengthField
+        :key="`x${id}`"
+        :label="reading.side === 'back' ? 'Along, measured at rear' : 'From wall left'"
+        :value="reading.x"
+        :actions="figureOf('Move reading', (reading, mm) => { reading.x = mm })"
+      />
+      <LengthField
+        :key="`y${id}`"
+        label="Height above floor"
+        :value="reading.y"
+        :actions="figureOf('Reading height', (reading, mm) => { reading.y = mm })"
+      />
     </div>
-    <FigureLine v-if="reading.side === 'back' && reference" label="Position at front" :figure="carriedFigure(reference, reading.x)" />
+    <FigureLine
+      v-if="reading.side === 'back' && reference"
+      label="Position at front"
+      :figure="carriedFigure(reference, reading.x)"
+    />
     <p v-if="plan?.unexplained.includes(id)" class="mt-1 text-xs font-semibold text-caution">
       No {{ piece }} explains this reading.
     </p>
     <div v-if="reading.setAside !== undefined" class="mt-1 text-xs">
       Excluded: {{ reading.setAside }}
-      <button type="button" class="press mt-1 w-full" @click="set('Include reading', (reading) => { delete reading.setAside })">
+      <button
+        type="button"
+        class="press mt-1 w-full"
+        @click="set('Include reading', (reading) => { delete reading.setAside })"
+      >
         <Undo2 class="size-4" aria-hidden="true" /> Include reading
       </button>
     </div>
@@ -88,7 +113,13 @@ const answer = computed(() => {
       <img :src="photo.small.value" :alt="`Photo of reading ${id}`" class="mt-1 max-h-24 rounded border border-hair">
     </a>
     <div class="mt-1 flex gap-2">
-      <PhotoButton class="flex-1" :of="id" :site="store.site" :label="reading.photo ? 'Replace photo' : 'Add photo'" :take="addPhoto" />
+      <PhotoButton
+        class="flex-1"
+        :of="id"
+        :site="store.site"
+        :label="reading.photo ? 'Replace photo' : 'Add photo'"
+        :take="addPhoto"
+      />
       <button type="button" class="press flex-1" @click="remove">
         <Trash2 class="size-4" aria-hidden="true" /> Delete
       </button>

@@ -14,7 +14,14 @@ const rows = computed(() => {
   const onFront = new Map(signsOf(wall).map(({ reading, x }) => [reading.id, x]))
   return (wall.evidence ?? []).map((reading) => {
     const member = plan.value?.members.findIndex(({ evidence }) => evidence.includes(reading.id)) ?? -1
-    const answer = [reading.edge, reading.hit === undefined ? '' : reading.hit ? 'hit' : 'miss', reading.dull === undefined ? '' : reading.dull ? 'dull' : 'hollow', reading.direction].filter(Boolean).join(' ')
+    const answer = [
+      reading.edge,
+      reading.hit === undefined ? '' : reading.hit ? 'hit' : 'miss',
+      reading.dull === undefined ? '' : reading.dull ? 'dull' : 'hollow',
+      reading.direction,
+    ]
+      .filter(Boolean)
+      .join(' ')
     return {
       id: reading.id,
       subject: { kind: 'reading' as const, id: reading.id },
@@ -47,5 +54,10 @@ const columns = computed(() => [
 </script>
 
 <template>
-  <LedgerTable caption="Readings in order of entry" :columns="columns" :rows="rows" :doubtful="row => row.of === `no ${piece}`" />
+  <LedgerTable
+    caption="Readings in order of entry"
+    :columns="columns"
+    :rows="rows"
+    :doubtful="row => row.of === `no ${piece}`"
+  />
 </template>

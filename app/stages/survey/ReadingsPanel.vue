@@ -15,7 +15,9 @@ const known = computed(() => (wall.value.structure.members?.length ?? 0) > 0 || 
 const asKnown = ref(false)
 function setKnown(choice: string) {
   asKnown.value = choice === 'known'
-  const faults = store.edit(choice === 'known' ? 'Use known framing' : 'Use readings', wall => setFramingKnown(wall, choice === 'known', plan.value?.members ?? []))
+  const faults = store.edit(choice === 'known' ? 'Use known framing' : 'Use readings', wall =>
+    setFramingKnown(wall, choice === 'known', plan.value?.members ?? []),
+  )
   tool.value = undefined
   return faults
 }
@@ -37,18 +39,31 @@ function setHeight(mm: number) {
 
 interface Pick { label: string, method: Evidence['method'], answer?: Partial<Evidence> }
 const PICKS: Pick[] = [
-  { label: 'Left edge', method: 'detector-edge', answer: { edge: 'left' } }, { label: 'Right edge', method: 'detector-edge', answer: { edge: 'right' } },
-  { label: 'Detector centre', method: 'detector-centre' }, { label: 'Magnet', method: 'magnet' },
-  { label: 'Probe hit', method: 'probe', answer: { hit: true } }, { label: 'Probe miss', method: 'probe', answer: { hit: false } },
-  { label: 'Pilot hit', method: 'pilot', answer: { hit: true } }, { label: 'Pilot miss', method: 'pilot', answer: { hit: false } },
-  { label: 'Knock dull', method: 'knock', answer: { dull: true } }, { label: 'Knock hollow', method: 'knock', answer: { dull: false } },
-  { label: 'Seen', method: 'seen' }, { label: 'Beside outlet box', method: 'outlet' },
+  { label: 'Left edge', method: 'detector-edge', answer: { edge: 'left' } },
+  { label: 'Right edge', method: 'detector-edge', answer: { edge: 'right' } },
+  { label: 'Detector centre', method: 'detector-centre' },
+  { label: 'Magnet', method: 'magnet' },
+  { label: 'Probe hit', method: 'probe', answer: { hit: true } },
+  { label: 'Probe miss', method: 'probe', answer: { hit: false } },
+  { label: 'Pilot hit', method: 'pilot', answer: { hit: true } },
+  { label: 'Pilot miss', method: 'pilot', answer: { hit: false } },
+  { label: 'Knock dull', method: 'knock', answer: { dull: true } },
+  { label: 'Knock hollow', method: 'knock', answer: { dull: false } },
+  { label: 'Seen', method: 'seen' },
+  { label: 'Beside outlet box', method: 'outlet' },
 ]
-const JOINTS: Pick[] = [{ label: 'Head joint', method: 'joint', answer: { direction: 'head' } }, { label: 'Bed joint', method: 'joint', answer: { direction: 'bed' } }]
+const JOINTS: Pick[] = [
+  { label: 'Head joint', method: 'joint', answer: { direction: 'head' } },
+  { label: 'Bed joint', method: 'joint', answer: { direction: 'bed' } },
+]
 const picks = computed(() => structureKindOf(wall.value.structure).units ? [...JOINTS, ...PICKS] : PICKS)
 const picked = computed(() => {
   const now = tool.value
-  return now?.enters === 'reading' ? picks.value.findIndex(({ method, answer }) => method === now.method && JSON.stringify(answer) === JSON.stringify(now.answer)) : -1
+  return now?.enters === 'reading'
+    ? picks.value.findIndex(
+        ({ method, answer }) => method === now.method && JSON.stringify(answer) === JSON.stringify(now.answer),
+      )
+    : -1
 })
 function pick(index: number) {
   const { method, answer } = picks.value[index] ?? picks.value[0]!
@@ -60,12 +75,35 @@ defineExpose({ addAt: (centres: number[]) => knownMembers.value?.addAt(centres) 
 
 const select = (by: number) => {
   const count = plan.value?.members.length ?? 0
-  if (count > 0) choose('member', plan.value!.members[((member.value ?? (by > 0 ? -1 : count)) + by + count) % count]!.id)
+  if (count > 0)
+    choose('member', plan.value!.members[((member.value ?? (by > 0 ? -1 : count)) + by + count) % count]!.id)
 }
 useCommands([
-  { id: 'survey-quick', title: 'Enter readings in one line', group: 'Survey', keys: ['q'], when: () => !known.value, run: () => quick.value?.focus() },
-  { id: 'survey-point', title: 'Point on wall', group: 'Survey', keys: ['p'], run: () => { tool.value = tool.value ? undefined : known.value ? { enters: 'member' } : { enters: 'reading', method: 'magnet' } } },
-  { id: 'survey-entering', title: 'Back to entry', group: 'Survey', keys: ['escape'], when: () => selected.value !== undefined, run: clear },
+  {
+    id: 'survey-quick',
+    title: 'Enter readings in one line',
+    group: 'Survey',
+    keys: ['q'],
+    when: () => !known.value,
+    run: () => quick.value?.focus(),
+  },
+  {
+    id: 'survey-point',
+    title: 'Point on wall',
+    group: 'Survey',
+    keys: ['p'],
+    run: () => {
+      tool.value = tool.value ? undefined : known.value ? { enters: 'member' } : { enters: 'reading', method: 'magnet' }
+    },
+  },
+  {
+    id: 'survey-entering',
+    title: 'Back to entry',
+    group: 'Survey',
+    keys: ['escape'],
+    when: () => selected.value !== undefined,
+    run: clear,
+  },
   { id: 'survey-next', title: 'Next stud', group: 'Survey', keys: ['arrowright'], run: () => select(1) },
   { id: 'survey-back', title: 'Previous stud', group: 'Survey', keys: ['arrowleft'], run: () => select(-1) },
 ])
@@ -78,10 +116,23 @@ const importFile = (event: Event) => {
 
 <template>
   <div class="space-y-2.5">
-    <ChoiceField v-if="framed" inline label="Framing" :value="known ? 'known' : 'readings'" :options="[{ value: 'readings', label: 'from readings' }, { value: 'known', label: 'known, as entered' }]" :commit="setKnown" />
+    <ChoiceField
+      v-if="framed"
+      inline
+      label="Framing"
+      :value="known ? 'known' : 'readings'"
+      :options="[{ value: 'readings', label: 'from readings' }, { value: 'known', label: 'known, as entered' }]"
+      :commit="setKnown"
+    />
     <template v-if="framed && known">
       <KnownMembers ref="known" />
-      <button type="button" class="press w-full" :aria-pressed="tool?.enters === 'member'" :class="{ 'press-first': tool?.enters === 'member' }" @click="tool = tool ? undefined : { enters: 'member' }">
+      <button
+        type="button"
+        class="press w-full"
+        :aria-pressed="tool?.enters === 'member'"
+        :class="{ 'press-first': tool?.enters === 'member' }"
+        @click="tool = tool ? undefined : { enters: 'member' }"
+      >
         {{ tool ? 'Click on the wall' : 'Point on wall' }}
       </button>
     </template>
@@ -95,7 +146,12 @@ const importFile = (event: Event) => {
       <template v-if="!chosen">
         <div class="grid grid-cols-2 gap-2">
           <LengthField label="Reading height" :value="height" :actions="{ commit: setHeight }" />
-          <ChoiceField label="Side" :value="behind" :options="[{ value: '', label: 'front' }, ...references]" :commit="(value) => { behind = value; return [] }" />
+          <ChoiceField
+            label="Side"
+            :value="behind"
+            :options="[{ value: '', label: 'front' }, ...references]"
+            :commit="(value) => { behind = value; return [] }"
+          />
         </div>
         <ChoiceField
           inline

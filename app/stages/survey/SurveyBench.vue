@@ -21,7 +21,10 @@ watch(selected, (subject) => {
 
 const summary = computed(() => {
   const members = plan.value?.members ?? []
-  if (!store.wall || !isFramed(store.wall)) return plan.value?.coursing ? `Coursing ${plan.value.coursing.sd.x === undefined ? 'as entered' : 'from joint readings'}` : 'Solid wall: fix anywhere'
+  if (!store.wall || !isFramed(store.wall))
+    return plan.value?.coursing
+      ? `Coursing ${plan.value.coursing.sd.x === undefined ? 'as entered' : 'from joint readings'}`
+      : 'Solid wall: fix anywhere'
   const proved = members.filter(member => member.proved).length
   const counted = `${members.length} ${members.length === 1 ? piece.value : pieces.value}`
   return store.wall.structure.members?.length ? `${counted} known` : `${counted}, ${proved} confirmed`
@@ -35,8 +38,17 @@ function pointed({ x, y }: { x: number, y: number }) {
   else if (chosen?.enters === 'surface') face.value?.pointAt(Math.round(x), Math.round(y))
   else if (chosen?.enters === 'reading') {
     const reference = store.wall!.references?.find(({ id }) => id === behind.value)
-    const place = reference ? { x: Math.round(reference.front + reference.back - x), side: 'back' as const, reference: reference.id } : { x: Math.round(x) }
-    store.edit('Add reading', wall => addReadings(wall, [{ method: chosen.method, ...chosen.answer, ...place, y: Math.round(y) }], name.value, new Date().toISOString()))
+    const place = reference
+      ? { x: Math.round(reference.front + reference.back - x), side: 'back' as const, reference: reference.id }
+      : { x: Math.round(x) }
+    store.edit('Add reading', wall =>
+      addReadings(
+        wall,
+        [{ method: chosen.method, ...chosen.answer, ...place, y: Math.round(y) }],
+        name.value,
+        new Date().toISOString(),
+      ),
+    )
     height.value = Math.round(y)
   }
 }
@@ -48,7 +60,16 @@ function drawn(rect: Rect) {
   tool.value = undefined
 }
 defineExpose<Bench>({ pointed, drawn })
-useCommands(SURVEY_PANELS.map(({ id, title }) => ({ id: `panel-${id}`, title: `Survey: ${title}`, group: 'Survey' as const, run: () => { panel.value = id } })))
+useCommands(
+  SURVEY_PANELS.map(({ id, title }) => ({
+    id: `panel-${id}`,
+    title: `Survey: ${title}`,
+    group: 'Survey' as const,
+    run: () => {
+      panel.value = id
+    },
+  })),
+)
 </script>
 
 <template>

@@ -20,37 +20,90 @@ const setStructure = (kind: string) => store.edit('Structure', (wall) => {
 function readCount(unit: string) {
   return (text: string): Read<number | undefined> => {
     if (text.trim() === '') return { ok: true, value: undefined }
-    return /^\d+([.,]\d+)?$/.test(text.trim()) ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: `“${text}” is not a number of ${unit}` }
+    return /^\d+([.,]\d+)?$/.test(text.trim())
+      ? { ok: true, value: Number(text.replace(',', '.')) }
+      : { ok: false, message: `“${text}” is not a number of ${unit}` }
   }
 }
-const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number | undefined) => store.edit(label, (wall) => {
-  if (value === undefined) Reflect.deleteProperty(wall, key)
-  else wall[key] = value
-})
+const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number | undefined) =>
+  store.edit(label, (wall) => {
+    if (value === undefined) Reflect.deleteProperty(wall, key)
+    else wall[key] = value
+  })
 </script>
 
 <template>
   <div class="space-y-1.5">
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-      <LengthField label="Wall width" :value="wall.width" :actions="field('Wall width', (wall, mm) => { wall.width = mm })" />
-      <LengthField label="Wall height" :value="wall.height" :actions="field('Wall height', (wall, mm) => { wall.height = mm })" />
+      <LengthField
+        label="Wall width"
+        :value="wall.width"
+        :actions="field('Wall width', (wall, mm) => { wall.width = mm })"
+      />
+      <LengthField
+        label="Wall height"
+        :value="wall.height"
+        :actions="field('Wall height', (wall, mm) => { wall.height = mm })"
+      />
     </div>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
       <ChoiceField label="Structure" :value="structure.kind" :options="KINDS" :commit="setStructure" />
       <template v-if="framed">
-        <LengthField label="Stud width" :value="structure.memberWidth" :actions="field('Stud width', (wall, mm) => { wall.structure.memberWidth = mm })" />
-        <LengthField label="Stud depth" :value="structure.memberDepth" :actions="field('Stud depth', (wall, mm) => { wall.structure.memberDepth = mm })" />
-        <LengthField label="Expected spacing" :value="structure.spacing" :actions="field('Expected spacing', (wall, mm) => { wall.structure.spacing = mm })" />
-        <LengthField v-if="structure.kind === 'steel-stud'" label="Steel thickness" :value="structure.gauge" :actions="field('Steel thickness', (wall, mm) => { wall.structure.gauge = mm })" />
+        <LengthField
+          label="Stud width"
+          :value="structure.memberWidth"
+          :actions="field('Stud width', (wall, mm) => { wall.structure.memberWidth = mm })"
+        />
+        <LengthField
+          label="Stud depth"
+          :value="structure.memberDepth"
+          :actions="field('Stud depth', (wall, mm) => { wall.structure.memberDepth = mm })"
+        />
+        <LengthField
+          label="Expected spacing"
+          :value="structure.spacing"
+          :actions="field('Expected spacing', (wall, mm) => { wall.structure.spacing = mm })"
+        />
+        <LengthField
+          v-if="structure.kind === 'steel-stud'"
+          label="Steel thickness"
+          :value="structure.gauge"
+          :actions="field('Steel thickness', (wall, mm) => { wall.structure.gauge = mm })"
+        />
       </template>
-      <LengthField v-else label="Thickness" :value="structure.thickness" :actions="field('Thickness', (wall, mm) => { wall.structure.thickness = mm })" />
+      <LengthField
+        v-else
+        label="Thickness"
+        :value="structure.thickness"
+        :actions="field('Thickness', (wall, mm) => { wall.structure.thickness = mm })"
+      />
       <UnitsFields />
-      <TypedField v-if="structure.kind === 'concrete'" :label="`Strength f′c (${unitOf('MPa')})`" :shown="typed(structure.strength, 'MPa')" :read="readIn('MPa')" :actions="{ commit: value => store.edit('Strength', (wall) => { if (value === undefined) delete wall.structure.strength; else wall.structure.strength = value }) }" />
+      <TypedField
+        v-if="structure.kind === 'concrete'"
+        :label="`Strength f′c (${unitOf('MPa')})`"
+        :shown="typed(structure.strength, 'MPa')"
+        :read="readIn('MPa')"
+        :actions="{ commit: value => store.edit('Strength', (wall) => { if (value === undefined) delete wall.structure.strength; else wall.structure.strength = value }) }"
+      />
     </div>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-      <TypedField label="Fire rating (min)" :shown="wall.fireRating === undefined ? '' : String(wall.fireRating)" :read="readCount('minutes')" :actions="{ commit: setOr('fireRating', 'Fire rating') }" />
-      <TypedField label="Year lined" :shown="wall.linedIn === undefined ? '' : String(wall.linedIn)" :read="readCount('years')" :actions="{ commit: setOr('linedIn', 'Year lined') }" />
-      <NoteField label="Bay insulation" :value="wall.insulation ?? ''" :commit="text => store.edit('Bay insulation', wall => { if (text) wall.insulation = text; else delete wall.insulation })" />
+      <TypedField
+        label="Fire rating (min)"
+        :shown="wall.fireRating === undefined ? '' : String(wall.fireRating)"
+        :read="readCount('minutes')"
+        :actions="{ commit: setOr('fireRating', 'Fire rating') }"
+      />
+      <TypedField
+        label="Year lined"
+        :shown="wall.linedIn === undefined ? '' : String(wall.linedIn)"
+        :read="readCount('years')"
+        :actions="{ commit: setOr('linedIn', 'Year lined') }"
+      />
+      <NoteField
+        label="Bay insulation"
+        :value="wall.insulation ?? ''"
+        :commit="text => store.edit('Bay insulation', wall => { if (text) wall.insulation = text; else delete wall.insulation })"
+      />
     </div>
     <p v-if="wall.linedIn === undefined" class="text-xs text-caution">
       Age of lining not known: it may contain asbestos or lead. Have it tested before cutting or drilling.

@@ -7,7 +7,21 @@ const table = () => import('./EvidenceImport.vue')
 
 /** Survey: what the wall is and where its structure lies. */
 export const surveyStage: StageRoom = {
-  id: 'survey', title: 'Survey', does: 'Wall, structure and studs',
-  bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), canvas,
-  parts: [canvas, bench, ledger, table, () => import('./WallPanel.vue'), () => import('./LayerList.vue'), () => import('./FeaturesPanel.vue'), () => import('./FlatnessPanel.vue'), () => import('../../drawing/DraftSurvey.vue')],
+  id: 'survey',
+  title: 'Survey',
+  does: 'Wall, structure and studs',
+  bench: defineAsyncComponent(bench),
+  ledger: defineAsyncComponent(ledger),
+  canvas,
+  parts: [
+    canvas,
+    bench,
+    ledger,
+    table,
+    () => import('./WallPanel.vue'),
+    () => import('./LayerList.vue'),
+    () => import('./FeaturesPanel.vue'),
+    () => import('./FlatnessPanel.vue'),
+    () => import('../../drawing/DraftSurvey.vue'),
+  ],
 }

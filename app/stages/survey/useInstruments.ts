@@ -31,7 +31,9 @@ export const useInstruments = createSharedComposable(() => {
   async function connect(id: string) {
     stop?.()
     await connected.value?.disconnect()
-    const instrument: (Instrument & PracticeInstrument) | undefined = offered.value.find(instrument => instrument.id === id)
+    const instrument: (Instrument & PracticeInstrument) | undefined = offered.value.find(
+      instrument => instrument.id === id,
+    )
     connected.value = instrument
     last.value = ''
     await instrument?.connect()

@@ -13,7 +13,15 @@ const choose = (id: string) => {
 <template>
   <div class="space-y-1">
     <div class="flex items-end gap-2">
-      <ChoiceField v-if="offered.length" class="min-w-0 flex-1" inline label="Instrument" :value="connected?.id ?? ''" :options="[{ value: '', label: 'none (keypad)' }, ...offered.map(({ id, name }) => ({ value: id, label: name }))]" :commit="choose" />
+      <ChoiceField
+        v-if="offered.length"
+        class="min-w-0 flex-1"
+        inline
+        label="Instrument"
+        :value="connected?.id ?? ''"
+        :options="[{ value: '', label: 'none (keypad)' }, ...offered.map(({ id, name }) => ({ value: id, label: name }))]"
+        :commit="choose"
+      />
       <button v-if="canHear" type="button" class="press max-md:!min-h-12" :aria-pressed="listening" @click="toggle">
         <component :is="listening ? Mic : MicOff" class="size-5" aria-hidden="true" /> Voice
       </button>

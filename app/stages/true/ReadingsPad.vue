@@ -79,7 +79,8 @@ async function byKeys(step: () => void) {
 function record() {
   const readings = all()
   if (!readings) return
-  if (readings.gaps.length + readings.steps.length + readings.rolls.length === 0) return void (fault.value = 'Enter at least one reading.')
+  if (readings.gaps.length + readings.steps.length + readings.rolls.length === 0)
+    return void (fault.value = 'Enter at least one reading.')
   const faults = store.record({ kind: 'seams', array: array.value!.id, round: round.value, ...readings })
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length > 0) return
@@ -101,7 +102,12 @@ useCommands([
       {{ place.label }}
     </p>
     <div class="grid gap-2" :class="{ 'grid-cols-2': kinds.length > 1 }">
-      <label v-for="kind in kinds" :key="kind" class="block rounded border p-2" :class="field === kind ? 'border-2 border-flag' : 'border-edge'">
+      <label
+        v-for="kind in kinds"
+        :key="kind"
+        class="block rounded border p-2"
+        :class="field === kind ? 'border-2 border-flag' : 'border-edge'"
+      >
         <span class="text-sm">{{ label(kind) }}</span>
         <input
           ref="inputs"
@@ -154,13 +160,24 @@ useCommands([
             {{ key }}
           </button>
         </div>
-        <button type="button" class="press !min-h-12 !text-xl" aria-label="Change the sign" :disabled="field === 'gap'" @click="press('±')">
+        <button
+          type="button"
+          class="press !min-h-12 !text-xl"
+          aria-label="Change the sign"
+          :disabled="field === 'gap'"
+          @click="press('±')"
+        >
           ±
         </button>
         <button type="button" class="press !min-h-12" :disabled="index === 0" @click="go(-1)">
           Back
         </button>
-        <button type="button" class="press press-first !min-h-12" :class="{ 'row-span-2': system === 'metric' }" @click="go(1)">
+        <button
+          type="button"
+          class="press press-first !min-h-12"
+          :class="{ 'row-span-2': system === 'metric' }"
+          @click="go(1)"
+        >
           Next
         </button>
       </div>

@@ -28,7 +28,8 @@ const has = (axis: 'x' | 'y' | 'depth') =>
   far(Math.min(...subject.value!.wall.screens.map(screen => Math.min(-screen[axis].least, screen[axis].most))))
 const causes = computed(() => subject.value?.causes)
 const NOT_KNOWN = {
-  size: 'The display’s size tolerance is not in the catalogue: cases are assumed to be of exact size, out of square as the house rules say.',
+  size: 'The display’s size tolerance is not in the catalogue: cases are assumed to be of exact size, out of square '
+    + 'as the house rules say.',
   faces: 'Flatness was not surveyed: steps between faces are not part of this probability.',
 }
 const COSTS: Record<string, string> = {

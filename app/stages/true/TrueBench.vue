@@ -2,9 +2,22 @@
 import { isSeam } from './useReadings'
 
 /** True: how likely the wall is to close, seams and steps as they were read, and which adjuster to turn how far. */
-const PANELS = [{ id: 'study', title: 'Study' }, { id: 'read', title: 'Readings' }, { id: 'turn', title: 'Turns' }] as const
+const PANELS = [
+  { id: 'study', title: 'Study' },
+  { id: 'read', title: 'Readings' },
+  { id: 'turn', title: 'Turns' },
+] as const
 const panel = useScreenState<typeof PANELS[number]['id']>('true-panel', () => 'read')
-useCommands(PANELS.map(({ id, title }) => ({ id: `true-${id}`, title: `True: ${title}`, group: 'True' as const, run: () => { panel.value = id } })))
+useCommands(
+  PANELS.map(({ id, title }) => ({
+    id: `true-${id}`,
+    title: `True: ${title}`,
+    group: 'True' as const,
+    run: () => {
+      panel.value = id
+    },
+  })),
+)
 const store = useWallStore()
 const { array } = useTruing()
 const { places } = useReadings()
@@ -25,7 +38,14 @@ const choose = (id: string) => {
       No array to true yet. Arrange the displays first.
     </p>
     <template v-else>
-      <ChoiceField v-if="choices.length > 1" label="Array" :value="array.id" :options="choices" :commit="choose" inline />
+      <ChoiceField
+        v-if="choices.length > 1"
+        label="Array"
+        :value="array.id"
+        :options="choices"
+        :commit="choose"
+        inline
+      />
       <p v-if="places.every(place => !isSeam(place))" class="text-sm">
         A single screen has no seams. Check its level, then continue to Close.
       </p>

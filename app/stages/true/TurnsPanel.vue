@@ -18,10 +18,19 @@ const fault = ref('')
 const drawing = useSeamDrawing()
 const count = computed(() => Object.keys(made.value).length)
 const said = (screen: string) => screen.toUpperCase().replace('C', ' C')
-const steps = computed(() => (alignment.value?.sequence ?? []).map(step => ({ ...step, moves: step.screens.flatMap(screen => moves.value.filter(move => move.screen === screen)) })))
+const steps = computed(() =>
+  (alignment.value?.sequence ?? []).map(step => ({
+    ...step,
+    moves: step.screens.flatMap(screen => moves.value.filter(move => move.screen === screen)),
+  })),
+)
 /** Steps that were read round a corner and do not come back to where they began: one of the four is wrong. */
 const APART = 0.6
-const doubtful = computed(() => cornersOf((alignment.value?.predicted ?? []).map(({ reading }) => reading)).filter(({ off }) => Math.abs(off) > APART))
+const doubtful = computed(() =>
+  cornersOf((alignment.value?.predicted ?? []).map(({ reading }) => reading)).filter(
+    ({ off }) => Math.abs(off) > APART,
+  ),
+)
 const headline = computed(() => {
   if (alignment.value?.again.length) return 'A reading has to be taken again.'
   if (isTrue.value) return 'Every seam read is within tolerance: nothing to turn.'
@@ -30,7 +39,10 @@ const headline = computed(() => {
 function record() {
   const tooFar = turnFaults(now.value, entries())
   if (tooFar.length > 0) return void (fault.value = tell(tooFar[0]!))
-  fault.value = store.record({ kind: 'turned', array: array.value!.id, round: last.value!.round, moves: entries() }).map(({ message }) => message).join(' ')
+  fault.value = store
+    .record({ kind: 'turned', array: array.value!.id, round: last.value!.round, moves: entries() })
+    .map(({ message }) => message)
+    .join(' ')
   if (!fault.value) clear()
 }
 </script>
@@ -47,12 +59,28 @@ function record() {
       Calculating the turns…
     </p>
     <template v-else>
-      <p class="border-l-4 px-2 py-1 text-sm" :class="isTrue || alignment.closes ? 'border-good bg-good-wash' : 'border-caution bg-caution-wash'" data-testid="closes">
+      <p
+        class="border-l-4 px-2 py-1 text-sm"
+        :class="isTrue || alignment.closes ? 'border-good bg-good-wash' : 'border-caution bg-caution-wash'"
+        data-testid="closes"
+      >
         <b>{{ headline }}</b>
         Round {{ alignment.round }}: max gap deviation {{ far(alignment.before.gap) }}, then {{ far(alignment.after.gap) }}; max step {{ far(alignment.before.step) }}, then {{ far(alignment.after.step) }}. Tolerance {{ far(alignment.target.tolerance) }}.
       </p>
-      <div class="flex overflow-hidden rounded border border-edge text-sm max-md:hidden" role="group" aria-label="The drawing shows">
-        <button v-for="of in [false, true]" :key="String(of)" type="button" class="min-h-[var(--target)] flex-1" :class="then === of ? 'bg-pine font-semibold text-on-pine' : 'bg-paper'" :aria-pressed="then === of" @click="then = of">
+      <div
+        class="flex overflow-hidden rounded border border-edge text-sm max-md:hidden"
+        role="group"
+        aria-label="The drawing shows"
+      >
+        <button
+          v-for="of in [false, true]"
+          :key="String(of)"
+          type="button"
+          class="min-h-[var(--target)] flex-1"
+          :class="then === of ? 'bg-pine font-semibold text-on-pine' : 'bg-paper'"
+          :aria-pressed="then === of"
+          @click="then = of"
+        >
           {{ of ? 'After turning' : 'As read' }}
         </button>
       </div>
@@ -65,10 +93,18 @@ function record() {
             <b>{{ bound.between.map(said).join(' | ') }}{{ bound.end ? `, ${bound.end}` : '' }}: {{ far(bound.by) }} over.</b> {{ tell(bound.needs) }}
           </li>
         </ul>
-        <p v-for="corner in doubtful" :key="corner.screens.join()" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
+        <p
+          v-for="corner in doubtful"
+          :key="corner.screens.join()"
+          class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm"
+        >
           Steps round the corner of {{ corner.screens.map(said).join(', ') }} do not add up, by {{ far(Math.abs(corner.off)) }}: read those four again.
         </p>
-        <p v-for="(out, n) in alignment.leftOut" :key="`out${n}`" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
+        <p
+          v-for="(out, n) in alignment.leftOut"
+          :key="`out${n}`"
+          class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm"
+        >
           The reading at {{ out.between.map(said).join(' | ') }}, {{ out.end }} is excluded: {{ tell(out.why) }}.
         </p>
         <p

@@ -4,7 +4,9 @@ import { fromSystem, MM_PER_INCH, parseLength, unitIn } from '~~/core/units'
 import { wallKey } from '~/sync/device'
 
 /** A place at which something is read: gap and step at an end of a seam, or how far a screen is out of level. */
-export type Place = { key: string, label: string } & ({ between: [string, string], end: End, target: number } | { screen: string })
+export type Place = { key: string, label: string } & (
+  { between: [string, string], end: End, target: number } | { screen: string }
+)
 /** What is read at a place. */
 export type ReadingKind = 'gap' | 'step' | 'roll'
 /** What is typed at a place; `simulated` where a practice instrument read any of it. */
@@ -32,18 +34,40 @@ export const useReadings = createSharedComposable(() => {
   const places = computed<Place[]>(() => {
     const at = new Map(screens.value.map(screen => [nameOf(screen), screen]))
     const gap = array.value?.gap ?? { x: 0, y: 0 }
-    const ends = (a: string, b: string, ends: End[], target: number): Place[] => at.has(b) ? ends.map(end => ({ key: `${a} ${b} ${end}`, between: [a, b], end, target, label: `${said(a)} | ${said(b)}, ${end}` })) : []
+    const ends = (a: string, b: string, ends: End[], target: number): Place[] =>
+      at.has(b)
+        ? ends.map(end => ({
+            key: `${a} ${b} ${end}`,
+            between: [a, b],
+            end,
+            target,
+            label: `${said(a)} | ${said(b)}, ${end}`,
+          }))
+        : []
     // Row by row; in a row the upright seams from the left, then the level ones below it back from the right: nothing
     // is walked twice.
     const rows = [...new Set(screens.value.map(({ row }) => row))].sort((a, b) => a - b)
     return rows.flatMap((row) => {
-      const columns = screens.value.filter(screen => screen.row === row).map(({ column }) => column).sort((a, b) => a - b)
+      const columns = screens.value
+        .filter(screen => screen.row === row)
+        .map(({ column }) => column)
+        .sort((a, b) => a - b)
       return [
         ...columns.flatMap(column => ends(`r${row}c${column}`, `r${row}c${column + 1}`, ['top', 'bottom'], gap.x)),
-        ...[...columns].reverse().flatMap((column): Place[] => [
-          ...row === reference.value ? [{ key: `level r${row}c${column}`, screen: `r${row}c${column}`, label: `Level of ${said(`r${row}c${column}`)}` }] : [],
-          ...ends(`r${row}c${column}`, `r${row + 1}c${column}`, ['right', 'left'], gap.y),
-        ]),
+        ...[...columns]
+          .reverse()
+          .flatMap((column): Place[] => [
+            ...(row === reference.value
+              ? [
+                  {
+                    key: `level r${row}c${column}`,
+                    screen: `r${row}c${column}`,
+                    label: `Level of ${said(`r${row}c${column}`)}`,
+                  },
+                ]
+              : []),
+            ...ends(`r${row}c${column}`, `r${row + 1}c${column}`, ['right', 'left'], gap.y),
+          ]),
       ]
     })
   })
@@ -89,7 +113,12 @@ export const useReadings = createSharedComposable(() => {
     if (plain === '' || Number.isNaN(value))
       return { wrong: `Enter the level in ${unitIn('mm/m', system.value)}, positive with the right end up` }
     // No gauge reads a gap below nothing: what is typed so is a slip.
-    const no = readingFault(kind, kind === 'gap' && value < 0 ? Infinity : value, screens.value, at && isSeam(at) ? at.target : 0)
+    const no = readingFault(
+      kind,
+      kind === 'gap' && value < 0 ? Infinity : value,
+      screens.value,
+      at && isSeam(at) ? at.target : 0,
+    )
     return no ? { wrong: tell(no) } : { value }
   }
   const wrong = computed(() => read(now.value[field.value] ?? '', field.value).wrong ?? '')
@@ -136,9 +165,17 @@ export const useReadings = createSharedComposable(() => {
       goTo(bad.n, bad.kind)
       return undefined
     }
-    const seams = (of: ReadingKind) => readings.flatMap(({ place, kind, value }) => kind === of && isSeam(place) ? [{ between: [...place.between], end: place.end, mm: value }] : [])
+    const seams = (of: ReadingKind) =>
+      readings.flatMap(({ place, kind, value }) =>
+        kind === of && isSeam(place) ? [{ between: [...place.between], end: place.end, mm: value }] : [],
+      )
     const simulated = readings.some(({ place }) => typed.value[place.key]?.simulated)
-    return { ...simulated && { simulated }, gaps: seams('gap'), steps: seams('step'), rolls: readings.flatMap(({ place, value }) => isSeam(place) ? [] : [{ screen: place.screen, mmPerM: value }]) }
+    return {
+      ...(simulated && { simulated }),
+      gaps: seams('gap'),
+      steps: seams('step'),
+      rolls: readings.flatMap(({ place, value }) => (isSeam(place) ? [] : [{ screen: place.screen, mmPerM: value }])),
+    }
   }
   function clear() {
     typed.value = {}

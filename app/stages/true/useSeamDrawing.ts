@@ -15,7 +15,11 @@ export function useSeamDrawing() {
   const panel = useScreenState<string>('true-panel', () => 'read')
   return computed<SeamDrawing | undefined>(() => {
     const outerOf = new Map((arrayPlan.value?.positions ?? []).map(position => [nameOf(position), position.outer]))
-    const known = new Map<string, number>((alignment.value?.predicted ?? []).flatMap(({ reading: { kind, between, end }, before, after }) => end ? [[`${between.join(' ')} ${end} ${kind}`, then.value ? after : before] as const] : []))
+    const known = new Map<string, number>(
+      (alignment.value?.predicted ?? []).flatMap(({ reading: { kind, between, end }, before, after }) =>
+        end ? [[`${between.join(' ')} ${end} ${kind}`, then.value ? after : before] as const] : [],
+      ),
+    )
     const seams = new Map<string, Seam>()
     for (const each of places.value) {
       if (!isSeam(each)) continue
@@ -24,14 +28,24 @@ export function useSeamDrawing() {
       const id = each.between.join(' ')
       const seam = seams.get(id) ?? { id, a, b, ends: [] }
       const [gap, step] = [known.get(`${each.key} gap`), known.get(`${each.key} step`)]
-      seam.ends.push({ key: each.key, end: each.end, target: each.target, ...last.value && gap !== undefined && { gap }, ...last.value && step !== undefined && { step } })
+      seam.ends.push({
+        key: each.key,
+        end: each.end,
+        target: each.target,
+        ...(last.value && gap !== undefined && { gap }),
+        ...(last.value && step !== undefined && { step }),
+      })
       seams.set(id, seam)
     }
     if (seams.size === 0 || panel.value === 'study') return undefined
     return {
-      seams: [...seams.values()], tolerance: chosenFigure('seamTolerance', store.rules, 'metric'), pick: goToKey,
-      levels: places.value.flatMap(each => isSeam(each) || !outerOf.has(each.screen) ? [] : [{ key: each.key, outer: outerOf.get(each.screen)! }]),
-      ...panel.value === 'read' && place.value && { current: place.value.key },
+      seams: [...seams.values()],
+      tolerance: chosenFigure('seamTolerance', store.rules, 'metric'),
+      pick: goToKey,
+      levels: places.value.flatMap(each =>
+        isSeam(each) || !outerOf.has(each.screen) ? [] : [{ key: each.key, outer: outerOf.get(each.screen)! }],
+      ),
+      ...(panel.value === 'read' && place.value && { current: place.value.key }),
     }
   })
 }

@@ -4,7 +4,14 @@ import { Cancelled } from '~/workers/pool'
 import { tellsHere, useStudies } from '~/workers/useStudies'
 
 /** A study of an array and what it was made of. */
-export interface Studied { array: string, study: Study, notKnown: NotKnown[], tolerance: number, by: 'running' | 'mark-to-mark', of: string }
+export interface Studied {
+  array: string
+  study: Study
+  notKnown: NotKnown[]
+  tolerance: number
+  by: 'running' | 'mark-to-mark'
+  of: string
+}
 
 const [SEED, USUAL] = [1, 2_000]
 
@@ -20,7 +27,11 @@ export const useStudy = createSharedComposable(() => {
   const failed = ref('')
   const studied = shallowRef<Studied>()
   let running: AbortController | undefined
-  const subject = computed(() => array.value && arrayPlan.value && store.wall ? studiedArray(toRaw(array.value), toRaw(arrayPlan.value), toRaw(store.wall), store.catalogue, store.rules) : undefined)
+  const subject = computed(() =>
+    array.value && arrayPlan.value && store.wall
+      ? studiedArray(toRaw(array.value), toRaw(arrayPlan.value), toRaw(store.wall), store.catalogue, store.rules)
+      : undefined,
+  )
   /** By what it is reported whether a study is of what stands now. */
   const of = computed(() => JSON.stringify([store.rules.measuring, subject.value, trials.value]))
   const current = computed(() => studied.value?.array === array.value?.id ? studied.value : undefined)
@@ -45,5 +56,14 @@ export const useStudy = createSharedComposable(() => {
     }
     if (running === mine) share.value = undefined
   }
-  return { trials, share, failed, current, subject, outdated: computed(() => current.value !== undefined && current.value.of !== of.value), run, cancel: () => running?.abort() }
+  return {
+    trials,
+    share,
+    failed,
+    current,
+    subject,
+    outdated: computed(() => current.value !== undefined && current.value.of !== of.value),
+    run,
+    cancel: () => running?.abort(),
+  }
 })

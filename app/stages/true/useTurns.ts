@@ -22,9 +22,41 @@ export const useTurns = createSharedComposable(() => {
     const { [keyOf(move)]: _, ...others } = made.value
     made.value = on ? { ...others, [keyOf(move)]: told(move) } : others
   }
-  const by = (move: Move, steps: number) => { made.value = { ...made.value, [keyOf(move)]: Math.round(((made.value[keyOf(move)] ?? told(move)) + steps * stepOf(move)) * 1000) / 1000 } }
-  const otherwise = (move: Move) => made.value[keyOf(move)] !== undefined && Math.abs(made.value[keyOf(move)]! - told(move)) > 1e-9
+  const by = (move: Move, steps: number) => {
+    made.value = {
+      ...made.value,
+      [keyOf(move)]: Math.round(((made.value[keyOf(move)] ?? told(move)) + steps * stepOf(move)) * 1000) / 1000,
+    }
+  }
+  const otherwise = (move: Move) =>
+    made.value[keyOf(move)] !== undefined && Math.abs(made.value[keyOf(move)]! - told(move)) > 1e-9
   /** As an entry of the log has them. */
-  const entries = () => moves.value.flatMap(move => made.value[keyOf(move)] === undefined ? [] : [{ screen: move.screen, adjuster: move.adjuster, ...move.turns === undefined ? { mm: made.value[keyOf(move)]! } : { turns: made.value[keyOf(move)]! } }])
-  return { made, then, moves, keyOf, tick, by, otherwise, entries, all: () => { made.value = Object.fromEntries(moves.value.map(move => [keyOf(move), told(move)])) }, clear: () => { made.value = {} } }
+  const entries = () =>
+    moves.value.flatMap(move =>
+      made.value[keyOf(move)] === undefined
+        ? []
+        : [
+            {
+              screen: move.screen,
+              adjuster: move.adjuster,
+              ...(move.turns === undefined ? { mm: made.value[keyOf(move)]! } : { turns: made.value[keyOf(move)]! }),
+            },
+          ],
+    )
+  return {
+    made,
+    then,
+    moves,
+    keyOf,
+    tick,
+    by,
+    otherwise,
+    entries,
+    all: () => {
+      made.value = Object.fromEntries(moves.value.map(move => [keyOf(move), told(move)]))
+    },
+    clear: () => {
+      made.value = {}
+    },
+  }
 })

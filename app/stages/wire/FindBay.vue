@@ -19,7 +19,9 @@ const bay = computed(() => plan.value?.wiring.bays.find(({ from, to }) => x.valu
 const carried = computed(() => store.wall ? carriedTo(store.wall, x.value, side.value).slice(0, 3) : [])
 const found = ref<number>()
 watch([() => route.id, heard], () => { found.value = heard.value })
-const misses = computed(() => bay.value && found.value !== undefined ? missesBay(bay.value, found.value, route.hole) : undefined)
+const misses = computed(() =>
+  bay.value && found.value !== undefined ? missesBay(bay.value, found.value, route.hole) : undefined,
+)
 const actions: FieldActions<number> = {
   commit: (mm) => {
     found.value = mm

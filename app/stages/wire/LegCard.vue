@@ -6,7 +6,9 @@ const { route } = defineProps<{ route: RoutePlan }>()
 const { show, suffix, bit, withUnit } = useUnits()
 const { leg: current } = useWire()
 const leg = computed(() => route.legs[Math.min(current.value, route.legs.length - 1)])
-const far = computed(() => leg.value ? Math.hypot(leg.value.to.x - leg.value.from.x, leg.value.to.y - leg.value.from.y) : 0)
+const far = computed(() =>
+  leg.value ? Math.hypot(leg.value.to.x - leg.value.from.x, leg.value.to.y - leg.value.from.y) : 0,
+)
 const has = () => route.legs.length > 1
 const go = (by: number) => { current.value = Math.min(Math.max(current.value + by, 0), route.legs.length - 1) }
 useCommands([
@@ -19,7 +21,10 @@ useCommands([
   <section v-if="leg" data-testid="leg-card" :aria-label="`Leg ${current + 1} of ${route.legs.length}`">
     <p class="flex items-baseline justify-between gap-2">
       <b class="text-lg">{{ Math.min(current, route.legs.length - 1) + 1 }} of {{ route.legs.length }}: {{ LEG_NAMES[leg.method] }}</b>
-      <span v-if="far > 1" class="figures whitespace-nowrap text-2xl font-semibold">{{ show(far) }}<small class="ml-1 text-sm font-normal">{{ suffix }}</small></span>
+      <span
+        v-if="far > 1"
+        class="figures whitespace-nowrap text-2xl font-semibold"
+      >{{ show(far) }}<small class="ml-1 text-sm font-normal">{{ suffix }}</small></span>
     </p>
     <p class="text-sm">
       {{ howLeg(leg, bit, withUnit).replace(/^./, letter => letter.toUpperCase()) }}.

@@ -11,12 +11,18 @@ const { labels } = useWire()
 const { withUnit } = useUnits()
 const { readNumber, figure, change } = useSourceFields()
 const wiring = computed(() => plan.value?.wiring)
-const sources = computed(() => (store.wall?.sources ?? []).filter(({ kind }) => kind === 'circuit' || kind === 'outlet'))
+const sources = computed(() =>
+  (store.wall?.sources ?? []).filter(({ kind }) => kind === 'circuit' || kind === 'outlet'),
+)
 /** The number by which the drawing names a circuit, beside the boxes that it feeds. */
 const numberOf = (id: string) => (wiring.value?.circuits.findIndex(circuit => circuit.id === id) ?? -1) + 1 || '?'
 const planOf = (id: string) => wiring.value?.circuits.find(circuit => circuit.id === id)
 /** Outlets on the wall that feed nothing yet. */
-const outlets = computed(() => (store.wall?.features ?? []).filter(({ kind, id }) => kind === 'outlet' && !sources.value.some(({ feature }) => feature === id)))
+const outlets = computed(() =>
+  (store.wall?.features ?? []).filter(
+    ({ kind, id }) => kind === 'outlet' && !sources.value.some(({ feature }) => feature === id),
+  ),
+)
 const outside = computed(() => store.wall !== undefined && isOutside(store.wall))
 
 const FIGURES = [['amps', 'Breaker (A)'], ['volts', 'Voltage (V)'], ['loaded', 'Other load (A)']] as const
@@ -38,10 +44,30 @@ useCommands([{ id: 'add-circuit', title: 'Add circuit', group: 'Wire', run: () =
     <p v-if="sources.length === 0" class="text-sm">
       Add the circuits that feed the screens: a panel circuit with its breaker, or an existing outlet.
     </p>
-    <div v-if="sources.length > 0" class="max-h-68 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Circuits and outlets">
-      <SourceCard v-for="source in sources" :key="source.id" class="border-pine" :source="source" :label="`${numberOf(source.id)}: ${source.kind === 'outlet' ? 'Outlet or its circuit' : 'Circuit, name at the panel'}`" far="Panel to wall">
+    <div
+      v-if="sources.length > 0"
+      class="max-h-68 space-y-2 overflow-y-auto"
+      tabindex="0"
+      role="group"
+      aria-label="Circuits and outlets"
+    >
+      <SourceCard
+        v-for="source in sources"
+        :key="source.id"
+        class="border-pine"
+        :source="source"
+        :label="`${numberOf(source.id)}: ${source.kind === 'outlet' ? 'Outlet or its circuit' : 'Circuit, name at the panel'}`"
+        far="Panel to wall"
+      >
         <div class="mt-1 grid grid-cols-3 gap-2">
-          <TypedField v-for="[key, label] in FIGURES" :key="key" :label="label" :shown="source[key] === undefined ? '' : String(source[key])" :read="readNumber" :actions="figure(source.id, key)" />
+          <TypedField
+            v-for="[key, label] in FIGURES"
+            :key="key"
+            :label="label"
+            :shown="source[key] === undefined ? '' : String(source[key])"
+            :read="readNumber"
+            :actions="figure(source.id, key)"
+          />
         </div>
         <div class="mt-1 grid grid-cols-2 gap-2">
           <ChoiceField
@@ -53,7 +79,14 @@ useCommands([{ id: 'add-circuit', title: 'Add circuit', group: 'Wire', run: () =
             :commit="model => choose(source.id, feeder.key, model)"
           />
         </div>
-        <ChoiceField v-if="outside" class="mt-1" label="30 mA RCD protection" :value="source.protected === undefined ? '' : source.protected ? 'yes' : 'no'" :options="PROTECTED" :commit="value => change('RCD protection', source.id, { protected: value === '' ? undefined : value === 'yes' })" />
+        <ChoiceField
+          v-if="outside"
+          class="mt-1"
+          label="30 mA RCD protection"
+          :value="source.protected === undefined ? '' : source.protected ? 'yes' : 'no'"
+          :options="PROTECTED"
+          :commit="value => change('RCD protection', source.id, { protected: value === '' ? undefined : value === 'yes' })"
+        />
         <template v-if="planOf(source.id)" #after>
           <FigureLine label="Circuit load" :figure="planOf(source.id)!.share" />
           <p class="py-1 text-sm" data-testid="feeds">
@@ -75,7 +108,13 @@ useCommands([{ id: 'add-circuit', title: 'Add circuit', group: 'Wire', run: () =
       <button type="button" class="press" @click="add('circuit')">
         <Plus class="size-4" aria-hidden="true" /> Add circuit
       </button>
-      <button v-for="outlet in outlets.slice(0, 1)" :key="outlet.id" type="button" class="press" @click="add('outlet', outlet.id)">
+      <button
+        v-for="outlet in outlets.slice(0, 1)"
+        :key="outlet.id"
+        type="button"
+        class="press"
+        @click="add('outlet', outlet.id)"
+      >
         <Plus class="size-4" aria-hidden="true" />
         Use outlet {{ itemName(outlet) }}, {{ withUnit(outlet.x) }} from wall left
       </button>

@@ -12,7 +12,12 @@ const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : 
 <template>
   <div class="max-h-40 overflow-y-auto" tabindex="0" role="group" aria-label="Legs of the route">
     <ol class="space-y-1 text-sm">
-      <li v-for="(leg, n) in route.legs" :key="n" class="flex items-start gap-2" :class="{ 'font-semibold': n === current }">
+      <li
+        v-for="(leg, n) in route.legs"
+        :key="n"
+        class="flex items-start gap-2"
+        :class="{ 'font-semibold': n === current }"
+      >
         <span class="figures w-3 shrink-0 text-right">{{ n + 1 }}</span>
         <button type="button" class="text-left" @click="current = n">
           <b v-if="far(leg) > 1" class="figures">{{ withUnit(far(leg)) }}: </b>{{ howLeg(leg, bit, withUnit) }}, to {{ withUnit(leg.to.x) }} along, {{ withUnit(leg.to.y) }} up; {{ Math.round(leg.minutes) }} min

@@ -9,21 +9,35 @@ const { plan } = useWallPlan()
 const { system, show, withUnit } = useUnits()
 const { selectedOf } = useSelection()
 const { fine } = usePreferences()
-const sources = computed(() => (store.wall?.sources ?? []).filter(({ kind }) => kind === 'player' || kind === 'network'))
+const sources = computed(() =>
+  (store.wall?.sources ?? []).filter(({ kind }) => kind === 'player' || kind === 'network'),
+)
 const cables = computed(() => plan.value?.wiring.cables ?? [])
 const cable = computed(() => cables.value.find(({ id }) => id === selectedOf('cable')))
-const plates = computed(() => (store.wall?.features ?? []).filter(({ kind, id }) => kind === 'data-plate' && !sources.value.some(({ feature }) => feature === id)))
+const plates = computed(() =>
+  (store.wall?.features ?? []).filter(
+    ({ kind, id }) => kind === 'data-plate' && !sources.value.some(({ feature }) => feature === id),
+  ),
+)
 /** Names the data plate on the wall that is taken, by its name and place. */
 const addPlate = computed(() => plates.value[0]
   ? `Use data plate ${itemName(plates.value[0])}, ${withUnit(plates.value[0].x)} from wall left`
   : 'Add data plate')
-const add = (kind: 'player' | 'network', feature?: string) => store.edit(kind === 'player' ? 'Add player' : 'Add data plate', wall => addSource(wall, kind, store.siteUnits, feature))
+const add = (kind: 'player' | 'network', feature?: string) =>
+  store.edit(kind === 'player' ? 'Add player' : 'Add data plate', wall =>
+    addSource(wall, kind, store.siteUnits, feature),
+  )
 useCommands([{ id: 'add-player', title: 'Add player or rack', group: 'Wire', run: () => { add('player') } }])
 const { panel } = useWire()
 /** Whether a cable brings power, so that it is chosen with its circuit. */
 const feeds = (kind: string) => kind === 'power' || isCord(kind)
-const address = (as: string) => `/api/sites/${store.site}/walls/${store.id}/wiring?as=${as}&units=${system.value}&fine=${fine.value ? 1 : 0}`
-const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'schedule', title: 'Schedule CSV' }, { as: 'labels', title: 'Cable labels' }]
+const address = (as: string) =>
+  `/api/sites/${store.site}/walls/${store.id}/wiring?as=${as}&units=${system.value}&fine=${fine.value ? 1 : 0}`
+const FILES = [
+  { as: 'electrician', title: 'Electrician’s sheet' },
+  { as: 'schedule', title: 'Schedule CSV' },
+  { as: 'labels', title: 'Cable labels' },
+]
 </script>
 
 <template>
@@ -31,7 +45,13 @@ const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'sch
     <p v-if="sources.length === 0" class="text-sm">
       Add the sources of picture and data: a player or rack, on the wall or elsewhere, or a data plate.
     </p>
-    <div v-if="sources.length > 0" class="max-h-36 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Players and data plates">
+    <div
+      v-if="sources.length > 0"
+      class="max-h-36 space-y-2 overflow-y-auto"
+      tabindex="0"
+      role="group"
+      aria-label="Players and data plates"
+    >
       <SignalSource v-for="source in sources" :key="source.id" :source="source" />
     </div>
     <div class="grid grid-cols-[5fr_6fr] gap-2">

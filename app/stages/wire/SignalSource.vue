@@ -13,19 +13,30 @@ const { offeredOf, take } = useModelChoice()
 const { readNumber, figure, change } = useSourceFields()
 const { labels } = useWire()
 const NOT_SIGNAL = new Set(['power', 'cord', 'loop'])
-const kinds = computed(() => [...new Set([...(offeredOf('cable', undefined) as CableModel[]).map(({ kind }) => kind), source.carries ?? ''])].filter(kind => kind && !NOT_SIGNAL.has(kind)).sort().map(kind => ({ value: kind, label: kind })))
+const kinds = computed(() =>
+  [...new Set([...(offeredOf('cable', undefined) as CableModel[]).map(({ kind }) => kind), source.carries ?? ''])]
+    .filter(kind => kind && !NOT_SIGNAL.has(kind))
+    .sort()
+    .map(kind => ({ value: kind, label: kind })),
+)
 const carries = computed(() => carriesOf(source, offeredOf('cable', undefined) as CableModel[]))
 const BY = [{ value: 'each', label: 'one cable per screen' }, { value: 'chain', label: 'daisy chain' }]
 /** The site holds every cable of the kind from then on, so that the one that reaches can be chosen. */
 function bring(kind: string) {
-  for (const cable of offeredOf('cable', undefined) as CableModel[]) if (cable.kind === kind || cable.kind === 'loop') take('cable', cable.id)
+  for (const cable of offeredOf('cable', undefined) as CableModel[])
+    if (cable.kind === kind || cable.kind === 'loop') take('cable', cable.id)
 }
 function carry(kind: string) {
   bring(kind)
   return change('Signal type', source.id, { carries: kind })
 }
 const links = computed(() => plan.value?.wiring.links.filter(link => link.source.id === source.id) ?? [])
-const hops = computed(() => plan.value?.wiring.cables.filter(({ id, port }) => port === undefined && links.value.some(link => link.id === id)) ?? [])
+const hops = computed(
+  () =>
+    plan.value?.wiring.cables.filter(
+      ({ id, port }) => port === undefined && links.value.some(link => link.id === id),
+    ) ?? [],
+)
 const longest = computed(() => hops.value.reduce((most, { needed }) => Math.max(most, needed.value), 0))
 const ports = computed(() => {
   const byPort = new Map<number, string[]>()
@@ -36,11 +47,27 @@ onMounted(() => bring(carries.value))
 </script>
 
 <template>
-  <SourceCard class="border-signal" :source="source" :label="source.kind === 'network' ? 'Data plate or switch' : 'Player or rack'" far="Cable to wall">
-    <ChoiceField class="mt-1" label="Connection" :value="source.by ?? 'each'" :options="BY" :commit="by => change('Connection', source.id, { by: by as 'each' })" />
+  <SourceCard
+    class="border-signal"
+    :source="source"
+    :label="source.kind === 'network' ? 'Data plate or switch' : 'Player or rack'"
+    far="Cable to wall"
+  >
+    <ChoiceField
+      class="mt-1"
+      label="Connection"
+      :value="source.by ?? 'each'"
+      :options="BY"
+      :commit="by => change('Connection', source.id, { by: by as 'each' })"
+    />
     <div class="mt-1 grid grid-cols-[2fr_1fr] gap-2">
       <ChoiceField label="Signal type" :value="carries" :options="kinds" :commit="carry" />
-      <TypedField label="Ports" :shown="source.ports === undefined ? '' : String(source.ports)" :read="readNumber" :actions="figure(source.id, 'ports')" />
+      <TypedField
+        label="Ports"
+        :shown="source.ports === undefined ? '' : String(source.ports)"
+        :read="readNumber"
+        :actions="figure(source.id, 'ports')"
+      />
     </div>
     <template #after>
       <p v-for="[port, screens] in ports" :key="port" class="text-sm" data-testid="port">

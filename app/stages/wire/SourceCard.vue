@@ -23,7 +23,12 @@ const place = computed(() => {
   <section class="border-l-4 bg-paper px-2 py-1.5" :data-source="source.id" :aria-label="source.name ?? source.id">
     <div class="flex items-end gap-2">
       <NoteField class="flex-1" :label="label" :value="source.name ?? ''" :commit="text => nameIt(source.id, text)" />
-      <button type="button" class="press !px-2" :aria-label="`Delete ${source.name ?? source.id}`" @click="store.edit('Delete source', wall => removeSource(wall, source.id))">
+      <button
+        type="button"
+        class="press !px-2"
+        :aria-label="`Delete ${source.name ?? source.id}`"
+        @click="store.edit('Delete source', wall => removeSource(wall, source.id))"
+      >
         <X class="size-4" aria-hidden="true" />
       </button>
     </div>
@@ -32,8 +37,18 @@ const place = computed(() => {
       At {{ place }} on the wall.
     </p>
     <div v-else class="mt-1 grid grid-cols-3 gap-2">
-      <LengthField :label="far" :value="source.away" :actions="length(source.id, 'away')" :clear="clear(source.id, 'away')" />
-      <LengthField label="Along wall" :value="source.x" :actions="length(source.id, 'x')" :clear="clear(source.id, 'x')" />
+      <LengthField
+        :label="far"
+        :value="source.away"
+        :actions="length(source.id, 'away')"
+        :clear="clear(source.id, 'away')"
+      />
+      <LengthField
+        label="Along wall"
+        :value="source.x"
+        :actions="length(source.id, 'x')"
+        :clear="clear(source.id, 'x')"
+      />
       <LengthField label="Height" :value="source.y" :actions="length(source.id, 'y')" :clear="clear(source.id, 'y')" />
     </div>
     <slot name="after" />

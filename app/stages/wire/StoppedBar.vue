@@ -16,17 +16,23 @@ const done = ref('')
 
 function tell(result: 'through' | 'stopped', y?: number): boolean {
   done.value = ''
-  fault.value = store.record({ kind: 'fished', route: route.id, result, ...y !== undefined && { y } }).map(({ message }) => message).join(' ')
+  fault.value = store
+    .record({ kind: 'fished', route: route.id, result, ...(y !== undefined && { y }) })
+    .map(({ message }) => message)
+    .join(' ')
   return fault.value === ''
 }
 const bays = () => plan.value?.wiring.bays ?? []
 /** The bay in which the route is at a height: blocking is found there, and is only likely elsewhere. */
 function bayAt(y: number) {
-  const leg = route.legs.find(({ from, to }) => Math.min(from.y, to.y) <= y && y <= Math.max(from.y, to.y) && Math.abs(from.y - to.y) > 1)
+  const leg = route.legs.find(
+    ({ from, to }) => Math.min(from.y, to.y) <= y && y <= Math.max(from.y, to.y) && Math.abs(from.y - to.y) > 1,
+  )
   return leg && bays().find(({ from, to }) => leg.from.x >= from && leg.from.x <= to)
 }
 function stop(y: number) {
-  if (y < 0 || y > store.wall!.height) return [{ path: '$', message: `the wall is only ${withUnit(store.wall!.height)} high` }]
+  if (y < 0 || y > store.wall!.height)
+    return [{ path: '$', message: `the wall is only ${withUnit(store.wall!.height)} high` }]
   // What was typed stays until it can be kept.
   if (!tell('stopped', y)) return [{ path: '$', message: 'Not saved yet' }]
   const faults = store.edit('Blocking found by pull line', wall => enterStopped(wall, y, bayAt(y)))
@@ -46,20 +52,41 @@ watch(() => route.id, () => { fault.value = done.value = '' })
 <template>
   <div>
     <div class="grid grid-cols-2 items-end gap-2">
-      <button type="button" class="press !min-h-12 border-stop! text-stop!" :aria-pressed="stopping" @click="stopping = !stopping; stoppedAt = undefined">
+      <button
+        type="button"
+        class="press !min-h-12 border-stop! text-stop!"
+        :aria-pressed="stopping"
+        @click="stopping = !stopping; stoppedAt = undefined"
+      >
         Line blocked
       </button>
       <button type="button" class="press !min-h-12" @click="through">
         Line through
       </button>
     </div>
-    <div v-if="stopping" class="mt-1 grid gap-2" :class="stoppedAt === undefined ? 'grid-cols-1' : 'grid-cols-2 items-end'">
-      <LengthField :key="`${route.id} ${store.wall?.blocking?.length ?? 0} ${stoppedAt ?? ''}`" label="Blockage above floor" hint="Or tap the position on the drawing" :value="stoppedAt" :actions="{ commit: stop }" />
+    <div
+      v-if="stopping"
+      class="mt-1 grid gap-2"
+      :class="stoppedAt === undefined ? 'grid-cols-1' : 'grid-cols-2 items-end'"
+    >
+      <LengthField
+        :key="`${route.id} ${store.wall?.blocking?.length ?? 0} ${stoppedAt ?? ''}`"
+        label="Blockage above floor"
+        hint="Or tap the position on the drawing"
+        :value="stoppedAt"
+        :actions="{ commit: stop }"
+      />
       <button v-if="stoppedAt !== undefined" type="button" class="press press-first !min-h-12" @click="stop(stoppedAt)">
         Record blockage
       </button>
       <template v-if="stoppedAt !== undefined">
-        <button v-for="by in [-NUDGE, NUDGE]" :key="by" type="button" class="press" @click="stoppedAt = Math.max(0, stoppedAt! + by)">
+        <button
+          v-for="by in [-NUDGE, NUDGE]"
+          :key="by"
+          type="button"
+          class="press"
+          @click="stoppedAt = Math.max(0, stoppedAt! + by)"
+        >
           {{ by > 0 ? '+' : '−' }}{{ show(Math.abs(by)) }}
         </button>
       </template>

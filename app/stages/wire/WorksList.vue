@@ -5,13 +5,20 @@ const { show, bit, withUnit } = useUnits()
 const works = computed(() => plan.value?.wiring.works)
 const bits = computed(() => {
   const sizes = new Map<number, number>()
-  for (const { diameter } of works.value?.bores ?? []) if (Number.isFinite(diameter)) sizes.set(diameter, (sizes.get(diameter) ?? 0) + 1)
+  for (const { diameter } of works.value?.bores ?? [])
+    if (Number.isFinite(diameter)) sizes.set(diameter, (sizes.get(diameter) ?? 0) + 1)
   return [...sizes].sort(([a], [b]) => a - b).map(([size, count]) => `${count} × ${bit(size)}`).join(', ')
 })
 </script>
 
 <template>
-  <section v-if="works" class="max-h-72 space-y-1 overflow-y-auto text-sm" tabindex="0" aria-label="Openings and making good" data-testid="works">
+  <section
+    v-if="works"
+    class="max-h-72 space-y-1 overflow-y-auto text-sm"
+    tabindex="0"
+    aria-label="Openings and making good"
+    data-testid="works"
+  >
     <p>
       <b>All routes: {{ Math.round(works.minutes) }} min</b>, shared work counted once.
     </p>

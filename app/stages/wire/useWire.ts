@@ -1,7 +1,12 @@
 import type { RoutePlan } from '~~/core/wire'
 
 /** Parts of the wiring, each with a bench panel of its own. */
-export const WIRE_PANELS = [{ id: 'power', title: 'Power' }, { id: 'boxes', title: 'Boxes' }, { id: 'routes', title: 'Routes' }, { id: 'schedule', title: 'Schedule' }] as const
+export const WIRE_PANELS = [
+  { id: 'power', title: 'Power' },
+  { id: 'boxes', title: 'Boxes' },
+  { id: 'routes', title: 'Routes' },
+  { id: 'schedule', title: 'Schedule' },
+] as const
 export type WirePanel = typeof WIRE_PANELS[number]['id']
 
 /** Which part of the wiring is worked on, which route and which leg of it, and where a line is said to have stopped. */
@@ -9,7 +14,12 @@ export function useWire() {
   const { plan } = useWallPlan()
   const { selectedOf } = useSelection()
   const routes = computed<RoutePlan[]>(() => plan.value?.wiring.routes ?? [])
-  const route = computed(() => routes.value.find(({ id }) => id === selectedOf('route')) ?? routes.value.find(({ to }) => to === selectedOf('box')) ?? routes.value[0])
+  const route = computed(
+    () =>
+      routes.value.find(({ id }) => id === selectedOf('route'))
+      ?? routes.value.find(({ to }) => to === selectedOf('box'))
+      ?? routes.value[0],
+  )
   const labelOf = computed(() => new Map(plan.value?.wiring.loads.map(({ screen, label }) => [screen, label])))
   const labels = (screens: string[]) => screens.map(screen => labelOf.value.get(screen) ?? screen).join(', ')
   const boxOf = (id: string) => plan.value?.wiring.boxes.find(box => box.id === id)

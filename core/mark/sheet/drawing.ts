@@ -10,7 +10,14 @@ import { INK, label } from '../../sheet'
 import { group, line, rect, type Shape } from '../../svg'
 
 /** What a sheet shows of a wall's plan. */
-export interface Shown { members: Member[], arrays: ArrayPlan[], wiring: Wiring, marking: Marking, findings: Finding[], piece?: Piece }
+export interface Shown {
+  members: Member[]
+  arrays: ArrayPlan[]
+  wiring: Wiring
+  marking: Marking
+  findings: Finding[]
+  piece?: Piece
+}
 
 /** From the wall to the paper: x and y of the wall's lower left corner on paper, mm, and the reduction 1:n. */
 export interface View { left: number, foot: number, scale: number }
@@ -67,5 +74,15 @@ export function drawTape(plan: Shown, view: View, show: (mm: number) => string):
     if (clear) free = x + text.length * 0.6 + 0.6
     return [line(x, y - 1.5, x, y, THIN), clear ? label(text, x, y + 3, 2.4, { 'text-anchor': 'middle' }) : '']
   })
-  return group({}, line(view.left, y, view.left + Math.max(...top.marks.map(({ running }) => running + plan.marking.datum.x)) / view.scale, y, THIN), ...ticks)
+  return group(
+    {},
+    line(
+      view.left,
+      y,
+      view.left + Math.max(...top.marks.map(({ running }) => running + plan.marking.datum.x)) / view.scale,
+      y,
+      THIN,
+    ),
+    ...ticks,
+  )
 }

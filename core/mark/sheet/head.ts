@@ -17,7 +17,14 @@ const RULES = 2.5
  * Rules that every sheet prints, because drilling depends on them. The others are printed where the firm, site or wall
  * set them.
  */
-const ALWAYS_TOLD = new Set<string>(['proofOfFraming', 'coveringCountsAsGap', 'hollowWallAnchors', 'blockJoints', 'furring', 'heightDatum'])
+const ALWAYS_TOLD = new Set<string>([
+  'proofOfFraming',
+  'coveringCountsAsGap',
+  'hollowWallAnchors',
+  'blockJoints',
+  'furring',
+  'heightDatum',
+])
 
 /**
  * The house rules that concern this wall, as lines of the head: as short as they can be, because each line makes the
@@ -37,7 +44,14 @@ export const headOf = (job: SheetJob, wall: Wall, paper: Paper) => 17.4 + 3.3 * 
  * What stands at the head of every page: what it is of, where its figures run from, how true they are, and the house
  * rules.
  */
-export function titleBlock(job: SheetJob, wall: Wall, plan: Shown, scale: number, paper: Paper, { units, precision, issue, address }: SheetOptions): Shape {
+export function titleBlock(
+  job: SheetJob,
+  wall: Wall,
+  plan: Shown,
+  scale: number,
+  paper: Paper,
+  { units, precision, issue, address }: SheetOptions,
+): Shape {
   const { width, margin, title } = paper
   const head = headOf(job, wall, paper)
   const right = width - margin - (address === undefined ? 0 : CODE + 2)
@@ -50,7 +64,8 @@ export function titleBlock(job: SheetJob, wall: Wall, plan: Shown, scale: number
     {},
     label(`${job.site.name} · ${wall.name}`, margin, margin + 4.5, 5, { 'font-weight': 600 }),
     label(
-      `${isSimulated(wall) ? 'SIMULATED · ' : ''}${issueLine(issue)} · Mark-out, drawn 1:${scale} on ${title} · ${units === 'metric' ? 'millimetres' : 'feet and inches'}`,
+      `${isSimulated(wall) ? 'SIMULATED · ' : ''}${issueLine(issue)} · Mark-out, drawn `
+      + `1:${scale} on ${title} · ${units === 'metric' ? 'millimetres' : 'feet and inches'}`,
       right,
       margin + 4.5,
       3.4,

@@ -40,35 +40,67 @@ function decisionPages(decisions: string[], head: number, paper: Paper, proof: s
   const each = Math.floor((height - 2 * margin - head - FOOT - 8) / LINE) - (proof === undefined ? 0 : PROOF.lines)
   const title = 'Drilling, rails, boards, cable work and manual decisions'
   const pages = Math.max(Math.ceil(lines.length / each), proof === undefined ? 0 : 1)
-  return Array.from({ length: pages }, (_, page) => group({},
-    label(title, margin, margin + head + 4, 3.6, { 'font-weight': 600 }),
-    proof !== undefined && page === pages - 1 ? proofOf(proof, paper) : '',
-    ...lines.slice(page * each, (page + 1) * each).map((line, n) => label(line, margin, margin + head + 10 + n * LINE, TEXT))))
+  return Array.from({ length: pages }, (_, page) =>
+    group(
+      {},
+      label(title, margin, margin + head + 4, 3.6, { 'font-weight': 600 }),
+      proof !== undefined && page === pages - 1 ? proofOf(proof, paper) : '',
+      ...lines
+        .slice(page * each, (page + 1) * each)
+        .map((line, n) => label(line, margin, margin + head + 10 + n * LINE, TEXT)),
+    ),
+  )
 }
 
 /**
  * The table's lines: every mark in the order in which a person makes them, under what those of a row have in common.
  */
 function linesOf({ marking: { marks }, piece }: Shown, { units, precision }: SheetOptions): TableLine[] {
-  return inMarkingOrder(marks).flatMap(({ title, marks }): TableLine[] => [{ heading: title }, ...tableOf(marks, units, precision, piece)])
+  return inMarkingOrder(marks).flatMap(({ title, marks }): TableLine[] => [
+    { heading: title },
+    ...tableOf(marks, units, precision, piece),
+  ])
 }
 
 /** The drawing at a stated scale, over as many pages as it needs. */
-function drawnOverPages(wall: Wall, plan: Shown, scale: number, paper: Paper, top: number, options: SheetOptions): Shape[] {
+function drawnOverPages(
+  wall: Wall,
+  plan: Shown,
+  scale: number,
+  paper: Paper,
+  top: number,
+  options: SheetOptions,
+): Shape[] {
   const { margin } = paper
-  const whole = { x: margin, y: top + 3, width: paper.width - 2 * margin, height: paper.height - margin - FOOT - top - 9 }
+  const whole = {
+    x: margin,
+    y: top + 3,
+    width: paper.width - 2 * margin,
+    height: paper.height - margin - FOOT - top - 9,
+  }
   // The tape runs below the wall, and the level line past both of its ends.
   const size = { width: wall.width / scale + 12, height: wall.height / scale + 12 }
   const view: View = { left: 6, foot: wall.height / scale + 2, scale }
-  const drawing = group({}, drawWall(wall, plan, view), drawTape(plan, view, mm => formatLength(mm, options.units, options.precision)))
-  return tilesOf(size, whole).map(tile => group({}, drawTile(tile, drawing, size, whole), scaleBar(margin, paper.height - margin - FOOT + 2, options.units)))
+  const drawing = group(
+    {},
+    drawWall(wall, plan, view),
+    drawTape(plan, view, mm => formatLength(mm, options.units, options.precision)),
+  )
+  return tilesOf(size, whole).map(tile =>
+    group({}, drawTile(tile, drawing, size, whole), scaleBar(margin, paper.height - margin - FOOT + 2, options.units)),
+  )
 }
 
 /**
  * Draws the mark-out sheet of one wall: the wall to a stated scale with the tape along its foot,
  * then the table of every mark, on as many pages as it takes.
  */
-export function drawSheet(of: SheetJob & { firm?: { rules?: SheetJob['rules'] } }, wall: Wall, plan: Shown, options: SheetOptions): MarkSheet {
+export function drawSheet(
+  of: SheetJob & { firm?: { rules?: SheetJob['rules'] } },
+  wall: Wall,
+  plan: Shown,
+  options: SheetOptions,
+): MarkSheet {
   const job = { site: of.site, rules: rulesFor(of, wall) }
   const paper = PAPERS[options.paper]
   const { margin } = paper
@@ -82,8 +114,16 @@ export function drawSheet(of: SheetJob & { firm?: { rules?: SheetJob['rules'] } 
   if (scale >= fits) {
     const view: View = { left: margin + 6, foot: margin + deep + wall.height / scale + 1, scale }
     const first = fillTable(rest, view.foot + 15, paper)
-    bodies.push(group({}, drawWall(wall, plan, view), drawTape(plan, view, show), scaleBar(margin, view.foot + 11, options.units), first.drawn))
-    ;({ rest } = first)
+    bodies.push(
+      group(
+        {},
+        drawWall(wall, plan, view),
+        drawTape(plan, view, show),
+        scaleBar(margin, view.foot + 11, options.units),
+        first.drawn,
+      ),
+    )
+    rest = first.rest
   }
   else bodies.push(...drawnOverPages(wall, plan, scale, paper, margin + deep, options))
   while (rest.length > 0) {
@@ -92,10 +132,18 @@ export function drawSheet(of: SheetJob & { firm?: { rules?: SheetJob['rules'] } 
     rest = next.rest
   }
   const notes = [
-    ...drillingOf(plan, options.units), ...stripsOf(plan, options), ...cableWorkOf(plan, options),
+    ...drillingOf(plan, options.units),
+    ...stripsOf(plan, options),
+    ...cableWorkOf(plan, options),
     ...decisionsOf(plan, options.units),
   ]
   bodies.push(...decisionPages(notes, deep, paper, options.issue?.proof))
   const head = titleBlock(job, wall, plan, scale, paper, options)
-  return { pages: bodies.map((body, n) => group({}, draftAcross(options.issue, paper), head, body, footLine(paper, n + 1, bodies.length))), scale, paper }
+  return {
+    pages: bodies.map((body, n) =>
+      group({}, draftAcross(options.issue, paper), head, body, footLine(paper, n + 1, bodies.length)),
+    ),
+    scale,
+    paper,
+  }
 }

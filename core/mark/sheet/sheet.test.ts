@@ -48,12 +48,21 @@ describe('the table', () => {
     wall.arrays[0]!.name = 'Departures and arrivals of the northern and southern piers'
     const sheet = drawSheet(job, wall, planWall(wall, job), { paper: 'letter', units, precision: {} })
     const rows = new Map<string, { from: number, to: number }[]>()
-    for (const [, x, y, anchor, text] of sheet.pages.map(svgText).join('').matchAll(/<text x="([\d.]+)" y="([\d.]+)" font-size="2.7"[^>]*text-anchor="(start|end)"[^>]*>([^<]*)</g)) {
+    for (const [, x, y, anchor, text] of sheet.pages
+      .map(svgText)
+      .join('')
+      .matchAll(/<text x="([\d.]+)" y="([\d.]+)" font-size="2.7"[^>]*text-anchor="(start|end)"[^>]*>([^<]*)</g)) {
       // The letters of the sheet's typeface are under half their size wide, on average; strokes and spaces half of
       // that.
-      const wide = [...text!.replaceAll('&quot;', '"')].reduce((sum, letter) => sum + (/['"/ 1.]/.test(letter) ? 0.26 : 0.48) * 2.7, 0)
+      const wide = [...text!.replaceAll('&quot;', '"')].reduce(
+        (sum, letter) => sum + (/['"/ 1.]/.test(letter) ? 0.26 : 0.48) * 2.7,
+        0,
+      )
       const at = Number(x)
-      rows.set(y!, [...rows.get(y!) ?? [], anchor === 'end' ? { from: at - wide, to: at } : { from: at, to: at + wide }])
+      rows.set(y!, [
+        ...(rows.get(y!) ?? []),
+        anchor === 'end' ? { from: at - wide, to: at } : { from: at, to: at + wide },
+      ])
     }
     for (const cells of rows.values()) {
       const along = cells.sort((a, b) => a.from - b.from)
@@ -66,14 +75,18 @@ describe('the table', () => {
     const { sheet } = drawn({ paper: 'letter' }, 5, 5)
     const { width, height, margin } = PAPERS.letter
     for (const page of sheet.pages) {
-      const along = (name: string) => [...page.matchAll(new RegExp(` ${name}[12]?="(-?[\\d.]+)"`, 'g'))].map(([, at]) => Number(at))
+      const along = (name: string) =>
+        [...page.matchAll(new RegExp(` ${name}[12]?="(-?[\\d.]+)"`, 'g'))].map(([, at]) => Number(at))
       for (const [places, size] of [[along('x'), width], [along('y'), height]] as const) {
         expect(Math.min(...places)).toBeGreaterThanOrEqual(margin - 0.01)
         expect(Math.max(...places)).toBeLessThanOrEqual(size - margin + 0.01)
       }
       // Text that begins within the paper also ends there: no letter is wider than its size.
-      for (const [, x, size, text] of page.matchAll(/<text x="([\d.]+)" y="[\d.]+" font-size="([\d.]+)"[^>]*?>([^<]*)</g)) {
-        if (!/text-anchor/.test(page.slice(page.indexOf(text!) - 120, page.indexOf(text!)))) expect(Number(x) + 0.5 * Number(size) * text!.length, text).toBeLessThanOrEqual(width - margin + 8)
+      for (const [, x, size, text] of page.matchAll(
+        /<text x="([\d.]+)" y="[\d.]+" font-size="([\d.]+)"[^>]*?>([^<]*)</g,
+      )) {
+        if (!/text-anchor/.test(page.slice(page.indexOf(text!) - 120, page.indexOf(text!))))
+          expect(Number(x) + 0.5 * Number(size) * text!.length, text).toBeLessThanOrEqual(width - margin + 8)
       }
     }
     expect(sheet.pages.every(page => page.includes('earthquake restraint'))).toBe(true)
@@ -84,9 +97,20 @@ describe('the table', () => {
     const wall = job.walls[0]!
     Object.assign(wall.structure, { specificGravity: undefined })
     const rows = tableOf(planWall(wall, job).marking.marks, 'metric', {})
-    expect(rows.find(({ id }) => id === 'a1-r1c1-top-1')).toMatchObject({ running: '1900', height: '2090', fromLevel: '+152', drill: 'not known', into: 'stud 1' })
+    expect(rows.find(({ id }) => id === 'a1-r1c1-top-1')).toMatchObject({
+      running: '1900',
+      height: '2090',
+      fromLevel: '+152',
+      drill: 'not known',
+      into: 'stud 1',
+    })
     expect(rows.find(({ id }) => id === 'a1-r2c1-bottom-1')!.fromLevel).toMatch(/^−/)
-    expect(rows.find(({ id }) => id === 'level-line')).toMatchObject({ running: '', height: '1938', fromLevel: '', drill: '' })
+    expect(rows.find(({ id }) => id === 'level-line')).toMatchObject({
+      running: '',
+      height: '1938',
+      fromLevel: '',
+      drill: '',
+    })
   })
 })
 
@@ -99,7 +123,11 @@ describe('a page by itself', () => {
     expect(svgText(element('text', { 'data-name': '"<&' }))).not.toMatch(/="[^"]*[<]/)
     const job = exampleJob()
     job.walls[0]!.name = 'Café <b> & "bar"'
-    const sheet = drawSheet(job, job.walls[0]!, planWall(job.walls[0]!, job), { paper: 'a3', units: 'metric', precision: {} })
+    const sheet = drawSheet(job, job.walls[0]!, planWall(job.walls[0]!, job), {
+      paper: 'a3',
+      units: 'metric',
+      precision: {},
+    })
     expect(svgText(sheet.pages[0]!)).toContain('Café &lt;b&gt; &amp; ')
     expect(svgText(element('text', {}, 'a\u0000b\uD800c\u{1F6A2}'))).toBe('<text>a\uFFFDb\uFFFDc\u{1F6A2}</text>')
   })
@@ -110,13 +138,30 @@ describe('what is to be known beside the marks', () => {
     const job = exampleJob()
     const [wall] = job.walls
     change(wall!.arrays[0]!)
-    return drawSheet(job, wall!, planWall(wall!, job, { ...NOTHING_BUILT, overrides }), { paper: 'a3', units: 'metric', precision: {} }).pages.map(svgText).join('')
+    return drawSheet(job, wall!, planWall(wall!, job, { ...NOTHING_BUILT, overrides }), {
+      paper: 'a3',
+      units: 'metric',
+      precision: {},
+    })
+      .pages.map(svgText)
+      .join('')
   }
   it('is what was put by hand, and the stops that somebody took on, with the reasons', () => {
-    const sheet = sheetOf((array) => {
-      array.plates = [{ row: 1, column: 1, lateralShift: 4, reason: 'a conduit' }]
-      array.screw = 6
-    }, [{ code: 'display-screw-too-short', subject: 'a1', by: 'Isla Brand', reason: 'Hooks carry it', at: '2026-06-03T10:00:00Z' }])
+    const sheet = sheetOf(
+      (array) => {
+        array.plates = [{ row: 1, column: 1, lateralShift: 4, reason: 'a conduit' }]
+        array.screw = 6
+      },
+      [
+        {
+          code: 'display-screw-too-short',
+          subject: 'a1',
+          by: 'Isla Brand',
+          reason: 'Hooks carry it',
+          at: '2026-06-03T10:00:00Z',
+        },
+      ],
+    )
     expect(sheet).toContain('R1 C1 plate centre, manual')
     expect(sheet).toContain('lateral adjustment 4 mm, height adjustment 0 mm; reason: a conduit.')
     expect(sheet).toContain('Stop overridden by Isla Brand, 3 Jun 2026: “Hooks carry it”.')
@@ -139,8 +184,17 @@ describe('what is to be known beside the marks', () => {
   })
 
   it('is each rail to cut, and where it goes', () => {
-    const sheet = sheetOf((array) => { Object.assign(array, { rows: 1, columns: 1, carrier: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150 } }) })
+    const sheet = sheetOf((array) => {
+      Object.assign(array, {
+        rows: 1,
+        columns: 1,
+        carrier: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150 },
+      })
+    })
     // Bolts 135 either side of 3100, between the members at 2900 and 3300.
-    expect(sheet).toContain('Departures, row 1: rail behind the top slots, 500 long, ends at 2850 and 3350, centre 1802 above floor, on studs 3, 4.')
+    expect(sheet).toContain(
+      'Departures, row 1: rail behind the top slots, 500 long, ends at 2850 and 3350, centre 1802 above floor, on '
+      + 'studs 3, 4.',
+    )
   })
 })

@@ -10,7 +10,12 @@ const TEXT = 2.7
 /** So much is kept free at the foot of a page, mm. */
 export const FOOT = 12
 const COLUMNS: [keyof typeof TABLE_HEADS, number, 'start' | 'end'][] = [
-  ['label', 0, 'start'], ['running', 0.408, 'end'], ['height', 0.529, 'end'], ['fromLevel', 0.645, 'end'], ['drill', 0.864, 'end'], ['into', 0.965, 'end'],
+  ['label', 0, 'start'],
+  ['running', 0.408, 'end'],
+  ['height', 0.529, 'end'],
+  ['fromLevel', 0.645, 'end'],
+  ['drill', 0.864, 'end'],
+  ['into', 0.965, 'end'],
 ]
 
 /** What marks have in common stands on this. */
@@ -19,7 +24,8 @@ const HEADING = '#e7e1d2'
 /** A mark's name can have so many letters before it comes to the figures. */
 const LONGEST_NAME = 34
 /** A name that is too long without its middle: its end tells marks of one array apart. */
-const inShort = (name: string) => name.length <= LONGEST_NAME ? name : `${name.slice(0, 10)}…${name.slice(11 - LONGEST_NAME)}`
+const inShort = (name: string) =>
+  name.length <= LONGEST_NAME ? name : `${name.slice(0, 10)}…${name.slice(11 - LONGEST_NAME)}`
 
 const isHeading = (line: TableLine): line is { heading: string } => 'heading' in line
 
@@ -31,10 +37,21 @@ function tableColumn(rows: TableLine[], x: number, top: number, width: number): 
     line(x, top + LINE, x + width, top + LINE, { 'stroke': INK, 'stroke-width': 0.3 }),
     ...rows.flatMap((row, index) => {
       const y = top + LINE * (index + 1)
-      if (isHeading(row)) return [rect(x, y + 0.2, width, LINE - 0.2, { fill: HEADING }), label(row.heading, x + 0.6, y + 3.1, TEXT, { 'font-weight': 600 })]
+      if (isHeading(row))
+        return [
+          rect(x, y + 0.2, width, LINE - 0.2, { fill: HEADING }),
+          label(row.heading, x + 0.6, y + 3.1, TEXT, { 'font-weight': 600 }),
+        ]
       return [
         row.misses ? rect(x, y + 0.2, width, LINE - 0.2, { fill: STOP_WASH }) : '',
-        ...COLUMNS.map(column => cell(column[0] === 'label' ? inShort(row.label) : row[column[0]], column, y + 3.1, row.misses ? 600 : undefined)),
+        ...COLUMNS.map(column =>
+          cell(
+            column[0] === 'label' ? inShort(row.label) : row[column[0]],
+            column,
+            y + 3.1,
+            row.misses ? 600 : undefined,
+          ),
+        ),
         rect(x + width - 2.2, y + 1, 2.2, 2.2, { 'fill': 'none', 'stroke': INK, 'stroke-width': 0.18 }),
         line(x, y + LINE, x + width, y + LINE, { 'stroke': '#b9b4a6', 'stroke-width': 0.1 }),
       ]

@@ -1,6 +1,6 @@
 import type { Point, Rect } from '../../geometry'
 import { itemName, type Catalogue, type ScreenArray } from '../../job'
-import { mountModels, type ArrayPlan, type Hole, type Position } from '../../mount'
+import { mountModels, plateHoles, type ArrayPlan, type Hole, type Position } from '../../mount'
 import type { BoxPlan } from '../../wire'
 
 /** A stretch of a slot from the middle of what is drawn, mm. */
@@ -23,19 +23,40 @@ export interface TemplateSubject {
 }
 
 const round = (mm: number) => Math.round(mm * 10) / 10
-const keyOf = ({ kind, outline, holes }: TemplateSubject) => JSON.stringify([kind, round(outline.width), round(outline.height), holes.map(({ x, y, bit, depth }) => [round(x), round(y), bit, depth])])
+const keyOf = ({ kind, outline, holes }: TemplateSubject) =>
+  JSON.stringify([
+    kind,
+    round(outline.width),
+    round(outline.height),
+    holes.map(({ x, y, bit, depth }) => [round(x), round(y), bit, depth]),
+  ])
 
-function plateOf(position: Position, mountOf: (position: Position) => { plate: { slots: TemplateSlot[] } } | undefined): TemplateSubject[] {
-  const { plate, holes = [], bolts = [] } = position
+function plateOf(
+  position: Position,
+  mountOf: (position: Position) => { plate: { slots: TemplateSlot[] } } | undefined,
+): TemplateSubject[] {
+  const { plate, bolts = [] } = position
   const mount = mountOf(position)
   if (!plate || !mount) return []
   const { centre, rect } = plate
-  return [{
-    ids: [position.id], kind: 'plate', names: [`R${position.row} C${position.column}`], at: [centre],
-    outline: { x: rect.x - centre.x, y: rect.y - centre.y, width: rect.width, height: rect.height },
-    slots: mount.plate.slots.map(({ x1, x2, y, diameter }) => ({ x1, x2, y, diameter })),
-    holes: [...bolts.length > 0 ? [] : holes, ...bolts].map(({ x, y, bit, depth, row, rank }) => ({ x: x - centre.x, y: y - centre.y, row, rank, ...bit !== undefined && { bit }, ...depth !== undefined && { depth } })),
-  }]
+  return [
+    {
+      ids: [position.id],
+      kind: 'plate',
+      names: [`R${position.row} C${position.column}`],
+      at: [centre],
+      outline: { x: rect.x - centre.x, y: rect.y - centre.y, width: rect.width, height: rect.height },
+      slots: mount.plate.slots.map(({ x1, x2, y, diameter }) => ({ x1, x2, y, diameter })),
+      holes: [...(bolts.length > 0 ? [] : plateHoles(position)), ...bolts].map(({ x, y, bit, depth, row, rank }) => ({
+        x: x - centre.x,
+        y: y - centre.y,
+        row,
+        rank,
+        ...(bit !== undefined && { bit }),
+        ...(depth !== undefined && { depth }),
+      })),
+    },
+  ]
 }
 
 function cutOutOf({ id, number, cutout, held, kind }: BoxPlan): TemplateSubject[] {
@@ -57,7 +78,11 @@ function cutOutOf({ id, number, cutout, held, kind }: BoxPlan): TemplateSubject[
 /**
  * All plates and cut-outs of a wall; those that are alike to a tenth of a millimetre are one, for all of their places.
  */
-export function templateSubjects(wall: { arrays: ScreenArray[] }, { arrays, wiring }: { arrays: ArrayPlan[], wiring: { boxes: BoxPlan[] } }, catalogue: Catalogue): TemplateSubject[] {
+export function templateSubjects(
+  wall: { arrays: ScreenArray[] },
+  { arrays, wiring }: { arrays: ArrayPlan[], wiring: { boxes: BoxPlan[] } },
+  catalogue: Catalogue,
+): TemplateSubject[] {
   const all = [
     ...arrays.flatMap(({ id, positions }) => {
       const array = wall.arrays.find(each => each.id === id)
@@ -69,7 +94,13 @@ export function templateSubjects(wall: { arrays: ScreenArray[] }, { arrays, wiri
   const alike = new Map<string, TemplateSubject>()
   for (const each of all) {
     const known = alike.get(keyOf(each))
-    if (known) alike.set(keyOf(each), { ...known, ids: [...known.ids, ...each.ids], names: [...known.names, ...each.names], at: [...known.at, ...each.at] })
+    if (known)
+      alike.set(keyOf(each), {
+        ...known,
+        ids: [...known.ids, ...each.ids],
+        names: [...known.names, ...each.names],
+        at: [...known.at, ...each.at],
+      })
     else alike.set(keyOf(each), each)
   }
   return [...alike.values()]

@@ -6,5 +6,10 @@ import { listSessions } from '../../accounts/sessions'
 /** One's own account: sessions, passkeys, and whether there is a password. */
 export default defineEventHandler((event) => {
   const { person, firm, session } = signedIn(event)
-  return { session, hasPassword: person.password !== null, sessions: listSessions(accounts(), firm.key, person.key), passkeys: listPasskeys(accounts(), person) }
+  return {
+    session,
+    hasPassword: person.password !== null,
+    sessions: listSessions(accounts(), firm.key, person.key),
+    passkeys: listPasskeys(accounts(), person),
+  }
 })

@@ -25,9 +25,18 @@ export default defineEventHandler(event => opened(event, () => {
   const person = kind === 'person' ? listPeople(accounts(), firm.key).find(({ id }) => id === of) : undefined
   // Anyone who is no longer of the firm hears nothing more, whatever address he has.
   if (kind === 'person' && !person) throw notFound('this calendar')
-  const all = publishedBetween(db, new Date(Date.now() - 31 * DAY).toISOString(), new Date(Date.now() + 366 * DAY).toISOString())
+  const all = publishedBetween(
+    db,
+    new Date(Date.now() - 31 * DAY).toISOString(),
+    new Date(Date.now() + 366 * DAY).toISOString(),
+  )
   const mine = all.filter(({ crew, people }) => kind === 'crew' ? crew === of : people.includes(of))
-  const sites = new Map(listPlaces(db).map(({ id, name, address, access }) => [id, { name, ...address !== undefined && { address }, ...access !== undefined && { access } }]))
+  const sites = new Map(
+    listPlaces(db).map(({ id, name, address, access }) => [
+      id,
+      { name, ...(address !== undefined && { address }), ...(access !== undefined && { access }) },
+    ]),
+  )
   const name = kind === 'crew' ? settings.crews.find(({ id }) => id === of)?.name ?? of : person!.name
   setHeader(event, 'content-type', 'text/calendar; charset=utf-8')
   return feedOf(`${name}: visits`, mine, sites, getRequestURL(event).origin, new Date(publishedAt ?? 0))

@@ -7,5 +7,13 @@ export default defineEventHandler((event) => {
   const db = database(event)
   const seen = new Set(listSites(db, seenBy(event)).flatMap(({ id, walls }) => walls.map(wall => `${id}/${wall.id}`)))
   const { kept, ...catalogue } = readCatalogue(db)
-  return { ...catalogue, kept: Object.fromEntries(Object.entries(kept).map(([id, keeping]) => [id, { ...keeping, usedBy: keeping.usedBy.filter(({ site, wall }) => seen.has(`${site}/${wall}`)) }])) }
+  return {
+    ...catalogue,
+    kept: Object.fromEntries(
+      Object.entries(kept).map(([id, keeping]) => [
+        id,
+        { ...keeping, usedBy: keeping.usedBy.filter(({ site, wall }) => seen.has(`${site}/${wall}`)) },
+      ]),
+    ),
+  }
 })

@@ -22,14 +22,24 @@ export default defineEventHandler(async (event) => {
   const open = () => openInvitation(accounts(), String(code), ['firm'], timeNow())
   const person = await opened(event, async () => {
     open()
-    const faults = [...nameFault('$.firm', firm), ...nameFault('$.name', name), ...addressFault('$.address', address), ...passwordFault('$.password', password)]
+    const faults = [
+      ...nameFault('$.firm', firm),
+      ...nameFault('$.name', name),
+      ...addressFault('$.address', address),
+      ...passwordFault('$.password', password),
+    ]
     if (faults.length > 0) throw validationError(faults)
     const hash = await hashing('strangers', () => hashPassword(String(password)))
     return atomically(accounts(), () => {
       // Another person may have used it while the password was made ready.
       markUsed(accounts(), open(), now())
       const begun = beginFirm(accounts(), String(firm), now())
-      const planner = addPerson(accounts(), begun.key, { name, address, password: hash, role: 'planner', sites: [] }, now())
+      const planner = addPerson(
+        accounts(),
+        begun.key,
+        { name, address, password: hash, role: 'planner', sites: [] },
+        now(),
+      )
       databaseOfFirm(begun)
       return planner
     })

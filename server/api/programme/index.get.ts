@@ -17,10 +17,29 @@ export default defineEventHandler((event) => {
   const planned = readPlannedMinutes(db)
   const sites = listPlaces(db, seenBy(event))
   return {
-    ...seenProgramme(readProgramme(db), sites.map(({ id }) => id), may(signedIn(event).held, 'programme.plan')),
+    ...seenProgramme(
+      readProgramme(db),
+      sites.map(({ id }) => id),
+      may(signedIn(event).held, 'programme.plan'),
+    ),
     people: listPeople(accounts(), firmOf(event).key).map(({ id, name, role }) => ({ id, name, role })),
     sites,
-    walls: walls.map(({ site, id, name, state, work, stale }) => ({ site, id, name, stops: state?.stops.length ?? 0, issued: state?.revision !== undefined, stale, ...work && { work: work.work, samples: work.samples, lessons: work.lessons, plannedMinutes: planned.get(`${site}/${id}`) ?? [], needed: work.needed, kit: work.kit } })),
+    walls: walls.map(({ site, id, name, state, work, stale }) => ({
+      site,
+      id,
+      name,
+      stops: state?.stops.length ?? 0,
+      issued: state?.revision !== undefined,
+      stale,
+      ...(work && {
+        work: work.work,
+        samples: work.samples,
+        lessons: work.lessons,
+        plannedMinutes: planned.get(`${site}/${id}`) ?? [],
+        needed: work.needed,
+        kit: work.kit,
+      }),
+    })),
     pending: walls.filter(({ stale }) => stale).length,
   }
 })

@@ -20,7 +20,11 @@ const authenticate = defineWebAuthnAuthenticateEventHandler({
     await signIn(event, passkeyOf(accounts(), credential.id).person, 'passkey')
   },
   onError: () => {
-    throw apiError(401, 'passkey-refused', 'This passkey is not known here, or it was not used in time. Sign in with your password.')
+    throw apiError(
+      401,
+      'passkey-refused',
+      'This passkey is not known here, or it was not used in time. Sign in with your password.',
+    )
   },
 })
 

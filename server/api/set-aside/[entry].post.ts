@@ -16,8 +16,15 @@ export default defineEventHandler(async (event) => {
   const waiting = listAside(db).find(each => each.key === key)
   if (!waiting) throw notFound('an entry waiting under this number')
   const { entry } = waiting
-  if (accept === true) tellWall(firm.id, waiting.site, waiting.wall, { kind: 'log', entries: [acceptAside(db, key, by, now())] })
+  if (accept === true)
+    tellWall(firm.id, waiting.site, waiting.wall, { kind: 'log', entries: [acceptAside(db, key, by, now())] })
   else resolveAside(db, key, false, by, now())
-  note(accounts(), firm.key, { at: now(), by, kind: accept === true ? 'entry-accepted' : 'entry-declined', subject: entry.by, detail: `${entry.kind}, ${waiting.siteName}, ${waiting.wall}` })
+  note(accounts(), firm.key, {
+    at: now(),
+    by,
+    kind: accept === true ? 'entry-accepted' : 'entry-declined',
+    subject: entry.by,
+    detail: `${entry.kind}, ${waiting.siteName}, ${waiting.wall}`,
+  })
   return listAside(db)
 })

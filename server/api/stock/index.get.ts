@@ -22,19 +22,40 @@ export default defineEventHandler((event) => {
   const seen = new Set(wallsSeen(event).map(({ site, id }) => `${site}/${id}`))
   const walls = listWalls(db, () => () => true, { work: true })
   const { settings } = readProgramme(db)
-  const coming = new Set(publishedBetween(db, now(), new Date(Date.now() + days * DAY).toISOString()).map(({ site, wall }) => `${site}/${wall}`))
+  const coming = new Set(
+    publishedBetween(db, now(), new Date(Date.now() + days * DAY).toISOString()).map(
+      ({ site, wall }) => `${site}/${wall}`,
+    ),
+  )
   const models = new Map(everyModel(db).map(({ kind, model }) => [`${kind}/${model.id}`, model]))
   const lines = stockLines({
     counted: stockByPlace(db),
     used: walls.flatMap(({ work }) => work?.used ?? []),
-    reserved: walls.filter(({ site, id }) => typeof ofSite === 'string' ? site === ofSite && seen.has(`${site}/${id}`) : coming.has(`${site}/${id}`)).flatMap(({ site, id, siteName, name, work }) => (work?.needed ?? []).map(part => ({ ...part, wall: seen.has(`${site}/${id}`) ? `${siteName}, ${name}` : 'another site' }))),
+    reserved: walls
+      .filter(({ site, id }) =>
+        typeof ofSite === 'string' ? site === ofSite && seen.has(`${site}/${id}`) : coming.has(`${site}/${id}`),
+      )
+      .flatMap(({ site, id, siteName, name, work }) =>
+        (work?.needed ?? []).map(part => ({
+          ...part,
+          wall: seen.has(`${site}/${id}`) ? `${siteName}, ${name}` : 'another site',
+        })),
+      ),
     minimums: (settings.minimums ?? []) as { kind: ModelKind, model: string, least: number }[],
     vanOf: person => settings.crews.find(({ people }) => people.includes(person))?.id,
     packOf: (kind, model) => models.get(`${kind}/${model}`)?.pack,
   })
   return {
-    days, pending: walls.filter(({ stale }) => stale).length,
-    places: [{ id: 'store', name: 'Store' }, ...settings.crews.map(({ id, name, van }) => ({ id, name: van ?? `Van of ${name}` }))],
-    lines: lines.map(line => ({ ...line, name: models.get(`${line.kind}/${line.model}`)?.name ?? line.model, pack: models.get(`${line.kind}/${line.model}`)?.pack })),
+    days,
+    pending: walls.filter(({ stale }) => stale).length,
+    places: [
+      { id: 'store', name: 'Store' },
+      ...settings.crews.map(({ id, name, van }) => ({ id, name: van ?? `Van of ${name}` })),
+    ],
+    lines: lines.map(line => ({
+      ...line,
+      name: models.get(`${line.kind}/${line.model}`)?.name ?? line.model,
+      pack: models.get(`${line.kind}/${line.model}`)?.pack,
+    })),
   }
 })

@@ -13,10 +13,20 @@ export default defineEventHandler((event) => {
   const seen = new Set(walls.map(({ site, id }) => `${site}/${id}`))
   const next = new Map<string, { crew: string, startsAt: string, zone: string }>()
   if (may(signedIn(event).held, 'programme.read')) {
-    for (const { site, wall, crewName, startsAt, zone } of publishedBetween(db, now(), new Date(Date.now() + YEAR).toISOString())) {
+    for (const { site, wall, crewName, startsAt, zone } of publishedBetween(
+      db,
+      now(),
+      new Date(Date.now() + YEAR).toISOString(),
+    )) {
       const key = `${site}/${wall}`
       if (seen.has(key) && !next.has(key)) next.set(key, { crew: crewName, startsAt, zone })
     }
   }
-  return { walls: walls.map(wall => ({ ...wall, ...next.has(`${wall.site}/${wall.id}`) && { next: next.get(`${wall.site}/${wall.id}`) } })), pending: walls.filter(({ stale }) => stale).length }
+  return {
+    walls: walls.map(wall => ({
+      ...wall,
+      ...(next.has(`${wall.site}/${wall.id}`) && { next: next.get(`${wall.site}/${wall.id}`) }),
+    })),
+    pending: walls.filter(({ stale }) => stale).length,
+  }
 })

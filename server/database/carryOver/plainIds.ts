@@ -6,7 +6,12 @@ import { PLAIN_ID, withPlainIds, type LogEntry, type Wall } from '../../../core/
  * nothing in a log is changed; beside each stands under which id its wall is found now.
  */
 export function plainIds(sqlite: SQLite.Database): void {
-  const walls = sqlite.prepare('SELECT key, site, id, document FROM walls ORDER BY key').all() as { key: number, site: number, id: string, document: string }[]
+  const walls = sqlite.prepare('SELECT key, site, id, document FROM walls ORDER BY key').all() as {
+    key: number
+    site: number
+    id: string
+    document: string
+  }[]
   const rename = sqlite.prepare('UPDATE walls SET id = ?, document = ? WHERE key = ?')
   const find = sqlite.prepare('UPDATE log SET wall = ? WHERE site = ? AND wall = ?')
   for (const site of new Set(walls.filter(({ id }) => !PLAIN_ID.test(id)).map(({ site }) => site))) {

@@ -39,9 +39,17 @@ async function create() {
   faults.height = height.ok ? '' : height.message
   if (!width.ok || !height.ok || faults.name) return
   const wall: Wall = {
-    id: idFrom(form.name, 'wall', site.value!.walls.map(({ id }) => id)), name: form.name.trim(), width: width.mm, height: height.mm,
+    id: idFrom(
+      form.name,
+      'wall',
+      site.value!.walls.map(({ id }) => id),
+    ),
+    name: form.name.trim(),
+    width: width.mm,
+    height: height.mm,
     structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 },
-    covering: [{ material: 'gypsum-board', thickness: 12.5 }], arrays: [],
+    covering: [{ material: 'gypsum-board', thickness: 12.5 }],
+    arrays: [],
   }
   try {
     await api(`/sites/${id}/walls`, { method: 'POST', body: { wall } })
@@ -77,11 +85,23 @@ async function create() {
         </p>
         <ul class="grid gap-3 sm:grid-cols-2">
           <li v-for="wall in site?.walls" :key="wall.id">
-            <NuxtLink :to="`/sites/${id}/walls/${wall.id}/survey`" class="flex h-full flex-col gap-2 border-l-4 bg-board px-4 py-3 hover:bg-paper" :class="stateOf(wall.id)?.state?.stops.length ? 'border-stop' : 'border-pine'" :data-wall="wall.id">
+            <NuxtLink
+              :to="`/sites/${id}/walls/${wall.id}/survey`"
+              class="flex h-full flex-col gap-2 border-l-4 bg-board px-4 py-3 hover:bg-paper"
+              :class="stateOf(wall.id)?.state?.stops.length ? 'border-stop' : 'border-pine'"
+              :data-wall="wall.id"
+            >
               <span class="text-lg font-semibold leading-tight">{{ wall.name }}</span>
-              <WallPicture :width="wall.width" :height="wall.height" :screens="stateOf(wall.id)?.state?.screens ?? []" />
+              <WallPicture
+                :width="wall.width"
+                :height="wall.height"
+                :screens="stateOf(wall.id)?.state?.screens ?? []"
+              />
               <StageKnots :stages="stateOf(wall.id)?.state?.stages ?? {}" />
-              <span v-if="stateOf(wall.id)?.state?.stops.length" class="text-sm font-semibold text-stop">{{ tell(stateOf(wall.id)!.state!.stops[0]!.message) }}</span>
+              <span
+                v-if="stateOf(wall.id)?.state?.stops.length"
+                class="text-sm font-semibold text-stop"
+              >{{ tell(stateOf(wall.id)!.state!.stops[0]!.message) }}</span>
               <span v-if="stateOf(wall.id)?.next" class="text-sm"><b>{{ whenAt(minuteOf(stateOf(wall.id)!.next!.startsAt), stateOf(wall.id)!.next!.zone) }}</b>, {{ stateOf(wall.id)!.next!.crew }}</span>
               <span class="text-sm text-ink-soft"><span class="figures">{{ formatLength(wall.width, units) }} × {{ formatLength(wall.height, units) }}</span>{{ units === 'metric' ? ' mm' : '' }}, {{ choiceName(wall.structure) }}, saved by {{ wall.savedBy }}</span>
             </NuxtLink>
@@ -95,8 +115,23 @@ async function create() {
           <h2 class="font-semibold">
             New wall
           </h2>
-          <FieldFrame v-for="[key, label] in fields" :id="`wall-${key}`" :key="key" v-slot="{ describedby }" :label="label" :fault="faults[key]">
-            <input :id="`wall-${key}`" v-model="form[key]" class="field-input" :aria-invalid="faults[key] !== ''" :aria-describedby="describedby" autocomplete="off" @input="faults[key] = ''">
+          <FieldFrame
+            v-for="[key, label] in fields"
+            :id="`wall-${key}`"
+            :key="key"
+            v-slot="{ describedby }"
+            :label="label"
+            :fault="faults[key]"
+          >
+            <input
+              :id="`wall-${key}`"
+              v-model="form[key]"
+              class="field-input"
+              :aria-invalid="faults[key] !== ''"
+              :aria-describedby="describedby"
+              autocomplete="off"
+              @input="faults[key] = ''"
+            >
           </FieldFrame>
           <button type="submit" class="press press-first w-full">
             <Plus class="size-4" aria-hidden="true" /> Create wall

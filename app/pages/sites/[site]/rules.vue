@@ -4,7 +4,10 @@ import type { SiteState } from '~~/server/repositories/sites'
 /** What a site chooses for its walls, against what its firm chose. */
 const site = useRoute().params.site as string
 const session = useSessionStore()
-const { state, proposed, failed, says, choose, accept, leave } = await useRules<SiteState>(`/sites/${site}`, `/sites/${site}/rules`)
+const { state, proposed, failed, says, choose, accept, leave } = await useRules<SiteState>(
+  `/sites/${site}`,
+  `/sites/${site}/rules`,
+)
 useHead({ title: 'House rules · Wide Trellis' })
 </script>
 
@@ -16,7 +19,15 @@ useHead({ title: 'House rules · Wide Trellis' })
         {{ failed }}
       </p>
       <TouchedWalls v-if="proposed" :proposed="proposed" @accept="accept" @leave="leave" />
-      <HouseRules v-if="state" :levels="{ firm: state.firm, site: state.rules, wall: {} }" level="site" :units="state.site.units" :says="says" :fixed="!session.may('site.settings', site)" @choose="choose" />
+      <HouseRules
+        v-if="state"
+        :levels="{ firm: state.firm, site: state.rules, wall: {} }"
+        level="site"
+        :units="state.site.units"
+        :says="says"
+        :fixed="!session.may('site.settings', site)"
+        @choose="choose"
+      />
     </main>
   </div>
 </template>

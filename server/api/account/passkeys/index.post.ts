@@ -9,7 +9,10 @@ import { now } from '../../../utils/now'
 import { timeNow } from '../../../utils/clock'
 
 const register = defineWebAuthnRegisterEventHandler({
-  getOptions: () => ({ rpName: 'Wide Trellis', authenticatorSelection: { residentKey: 'required', userVerification: 'preferred' } }),
+  getOptions: () => ({
+    rpName: 'Wide Trellis',
+    authenticatorSelection: { residentKey: 'required', userVerification: 'preferred' },
+  }),
   validateUser: (_user, event) => {
     const { person } = signedIn(event)
     return { userName: person.address, displayName: person.name }
@@ -22,7 +25,11 @@ const register = defineWebAuthnRegisterEventHandler({
     addPasskey(accounts(), signedIn(event).person, { id, publicKey, counter, transports }, device.slice(0, 300), now())
   },
   onError: () => {
-    throw apiError(422, 'passkey-refused', 'The device did not create a passkey that can be used here. Try again, or continue with your password.')
+    throw apiError(
+      422,
+      'passkey-refused',
+      'The device did not create a passkey that can be used here. Try again, or continue with your password.',
+    )
   },
 })
 

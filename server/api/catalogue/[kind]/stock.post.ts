@@ -12,5 +12,10 @@ import { modelKind } from '../../../utils/modelKind'
 export default defineEventHandler(async (event) => {
   const { model, change, note, place, to } = fieldsOf(await jsonBody(event))
   const [kind, id, by, at] = [modelKind(getRouterParam(event, 'kind')), String(model), author(event), now()]
-  return { count: to === undefined ? moveStock(database(event), kind, id, change, by, at, note, place) : moveStockTo(database(event), kind, id, change, by, at, note, place, to) }
+  return {
+    count:
+      to === undefined
+        ? moveStock(database(event), kind, id, change, by, at, note, place)
+        : moveStockTo(database(event), kind, id, change, by, at, note, place, to),
+  }
 })

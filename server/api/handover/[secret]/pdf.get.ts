@@ -6,5 +6,11 @@ import { wallJobPages, siteUnits } from '../../../repositories/walls'
 export default defineEventHandler((event) => {
   const { site, wall } = openedLink(event)
   const units = siteUnits(database(event), site)
-  return packAnswer(event, { site, wall, format: 'pdf', job: () => wallJobPages(database(event), site, wall), options: { paper: units === 'metric' ? 'a4' : 'letter', units } })
+  return packAnswer(event, {
+    site,
+    wall,
+    format: 'pdf',
+    job: () => wallJobPages(database(event), site, wall),
+    options: { paper: units === 'metric' ? 'a4' : 'letter', units },
+  })
 })

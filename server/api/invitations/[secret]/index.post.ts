@@ -20,7 +20,12 @@ function enter(invitation: Invitation, name: unknown, password: string): Person 
   const { kind, address, role, sites, firm } = invitation
   markUsed(accounts(), invitation, now())
   if (kind === 'join') {
-    const joined = addPerson(accounts(), firm!, { name: name ?? invitation.name, address, password, role, sites }, now())
+    const joined = addPerson(
+      accounts(),
+      firm!,
+      { name: name ?? invitation.name, address, password, role, sites },
+      now(),
+    )
     note(accounts(), firm!, { at: now(), by: joined.name, kind: 'joined', subject: joined.name, detail: '' })
     return joined
   }

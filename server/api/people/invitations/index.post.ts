@@ -9,7 +9,13 @@ import { timeNow } from '../../../utils/clock'
 /** Invites a person: `{ name, address, role, sites }`; the answer has the link's address, once. */
 export default defineEventHandler(async (event) => {
   const body = fieldsOf(await jsonBody(event))
-  const secret = invite(accounts(), firmOf(event).key, { ...roleChoice(body), name: body.name, address: body.address }, author(event), timeNow())
+  const secret = invite(
+    accounts(),
+    firmOf(event).key,
+    { ...roleChoice(body), name: body.name, address: body.address },
+    author(event),
+    timeNow(),
+  )
   setResponseStatus(event, 201)
   return { address: `${getRequestURL(event).origin}/join/${secret}` }
 })

@@ -12,6 +12,11 @@ export default defineEventHandler((event) => {
   const [{ site }, file] = [readSite(database(event), getRouterParam(event, 'site')!), getRouterParam(event, 'file')!]
   const bytes = readFile(folderOfFirm(firmOf(event)), site, file)
   const { name } = site.files!.find(each => each.file === file)!
-  setResponseHeaders(event, { 'content-type': 'application/octet-stream', 'content-disposition': contentDisposition(name), 'x-content-type-options': 'nosniff', 'cache-control': 'private, max-age=31536000, immutable' })
+  setResponseHeaders(event, {
+    'content-type': 'application/octet-stream',
+    'content-disposition': contentDisposition(name),
+    'x-content-type-options': 'nosniff',
+    'cache-control': 'private, max-age=31536000, immutable',
+  })
   return bytes
 })

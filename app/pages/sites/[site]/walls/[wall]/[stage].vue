@@ -46,12 +46,21 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: store.server?.job.site.name ?? site, to: `/sites/${site}` }, { title: store.shown?.name ?? wallId }]">
-      <select class="h-9 rounded border border-on-bar-soft bg-bar px-2 text-sm md:hidden" aria-label="Stage" :value="room.id" @change="navigateTo(`${base}/${($event.target as HTMLSelectElement).value}`)">
+      <select
+        class="h-9 rounded border border-on-bar-soft bg-bar px-2 text-sm md:hidden"
+        aria-label="Stage"
+        :value="room.id"
+        @change="navigateTo(`${base}/${($event.target as HTMLSelectElement).value}`)"
+      >
         <option v-for="{ id, title } in ROOMS" :key="id" :value="id">
           {{ title }}
         </option>
       </select>
-      <NuxtLink :to="`${base}/rules`" no-prefetch class="hidden shrink-0 text-sm text-on-bar-soft hover:underline md:inline">House rules</NuxtLink>
+      <NuxtLink
+        :to="`${base}/rules`"
+        no-prefetch
+        class="hidden shrink-0 text-sm text-on-bar-soft hover:underline md:inline"
+      >House rules</NuxtLink>
     </TopBar>
     <WallUnopened v-if="failed" :why="failed" />
     <template v-else-if="store.wall">

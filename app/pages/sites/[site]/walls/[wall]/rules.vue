@@ -23,7 +23,8 @@ function choose(rules: Rules) {
     if (Object.keys(rules).length > 0) wall.rules = rules
     else delete wall.rules
   })
-  says.value = faults.length > 0 ? faults.map(({ message }) => `${message}.`).join(' ') : 'Saved. This wall now follows the rule.'
+  says.value
+    = faults.length > 0 ? faults.map(({ message }) => `${message}.`).join(' ') : 'Saved. This wall now follows the rule.'
 }
 useHead({ title: 'House rules · Wide Trellis' })
 </script>
@@ -35,7 +36,14 @@ useHead({ title: 'House rules · Wide Trellis' })
     <template v-else-if="store.wall">
       <ConflictBanner v-if="store.conflict" @resolve="resolve" />
       <main class="flex-1 overflow-y-auto p-6" aria-label="House rules" tabindex="0">
-        <HouseRules :levels="store.ruleLevels" level="wall" :units="store.siteUnits" :says="says" :fixed="!store.rights('wall.design')" @choose="choose" />
+        <HouseRules
+          :levels="store.ruleLevels"
+          level="wall"
+          :units="store.siteUnits"
+          :says="says"
+          :fixed="!store.rights('wall.design')"
+          @choose="choose"
+        />
       </main>
       <StatusLine :state="state" :reason="reason" :count="waiting.count" />
     </template>

@@ -15,6 +15,16 @@ export default defineEventHandler(async (event) => {
   const db = database(event)
   wallDocument(db, siteRow(db, site).key, wall)
   const units = siteUnits(db, site)
-  const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...getQuery(event) }, units, EXPORTS.handover)
-  return packAnswer(event, { site, wall, format, job: () => siteJobPages(db, site), options: { paper: options.paper, units: options.units } })
+  const { format, options } = sheetRequest(
+    { paper: units === 'metric' ? 'a4' : 'letter', ...getQuery(event) },
+    units,
+    EXPORTS.handover,
+  )
+  return packAnswer(event, {
+    site,
+    wall,
+    format,
+    job: () => siteJobPages(db, site),
+    options: { paper: options.paper, units: options.units },
+  })
 })

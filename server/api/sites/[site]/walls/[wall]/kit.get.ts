@@ -11,7 +11,11 @@ export default defineEventHandler(async (event) => {
   const job = () => wallJobPages(database(event), site, wall)
   const units = siteUnits(database(event), site)
   const query = getQuery(event)
-  const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...query }, units, EXPORTS.kit)
+  const { format, options } = sheetRequest(
+    { paper: units === 'metric' ? 'a4' : 'letter', ...query },
+    units,
+    EXPORTS.kit,
+  )
   const revision = revisionOf(query.revision)
   return sheetAnswer(
     event,

@@ -33,10 +33,14 @@ export default defineEventHandler(async (event) => {
     setResponseStatus(event, 201)
     return entry
   }
-  if (!Array.isArray(entries) || entries.length > LIMITS.entriesAtOnce) throw validationError([{ path: '$.entries', message: `must be a list of at most ${LIMITS.entriesAtOnce}` }])
+  if (!Array.isArray(entries) || entries.length > LIMITS.entriesAtOnce)
+    throw validationError([{ path: '$.entries', message: `must be a list of at most ${LIMITS.entriesAtOnce}` }])
   await countEntries(person.id, entries.length)
   await turn()
   const results = addEntries(database(event), site, wall, by, entries, now())
-  tellWall(firmOf(event).id, site, wall, { kind: 'log', entries: results.flatMap(result => 'entry' in result ? [result.entry] : []) })
+  tellWall(firmOf(event).id, site, wall, {
+    kind: 'log',
+    entries: results.flatMap(result => ('entry' in result ? [result.entry] : [])),
+  })
   return { results }
 })

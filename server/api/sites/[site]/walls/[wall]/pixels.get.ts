@@ -28,8 +28,17 @@ export default defineEventHandler(async (event) => {
   asFile(event, [site, wall, array, 'pixels'], format)
   if (format === 'svg') return picture
   if (format === 'json') return JSON.stringify({ array, ...map }, null, 2)
-  return Papa.unparse({
-    fields: ['row', 'column', 'x', 'y', 'width', 'height', 'exact x', 'exact y', 'exact width', 'exact height'],
-    data: map.crops.map(({ row, column, rounded, exact }) => [row, column, ...[rounded, exact].flatMap(({ x, y, width, height }) => [x, y, width, height].map(value => Math.round(value * 1e4) / 1e4))]),
-  }, CSV_OUT)
+  return Papa.unparse(
+    {
+      fields: ['row', 'column', 'x', 'y', 'width', 'height', 'exact x', 'exact y', 'exact width', 'exact height'],
+      data: map.crops.map(({ row, column, rounded, exact }) => [
+        row,
+        column,
+        ...[rounded, exact].flatMap(({ x, y, width, height }) =>
+          [x, y, width, height].map(value => Math.round(value * 1e4) / 1e4),
+        ),
+      ]),
+    },
+    CSV_OUT,
+  )
 })

@@ -22,5 +22,11 @@ export default defineEventHandler(async (event) => {
     { job, format, ...(revision !== undefined && { revision }), options: { ...options, address } },
     event,
   )
-  return sheetAnswer(event, file, [site, wall, 'mark-out', ...revision ? [revision] : []], format, `revision ${revision} of this wall`)
+  return sheetAnswer(
+    event,
+    file,
+    [site, wall, 'mark-out', ...(revision ? [revision] : [])],
+    format,
+    `revision ${revision} of this wall`,
+  )
 })

@@ -17,5 +17,13 @@ export default defineEventHandler(async (event) => {
     { job, format, ...(of !== undefined && { of }), ...(revision !== undefined && { revision }), options },
     event,
   )
-  return sheetAnswer(event, file, [site, wall, 'templates', ...of ? [of] : []], format, of === undefined ? 'a plate or cut-out of this wall to draw a template for' : `plate or cut-out “${of}” on this wall`)
+  return sheetAnswer(
+    event,
+    file,
+    [site, wall, 'templates', ...(of ? [of] : [])],
+    format,
+    of === undefined
+      ? 'a plate or cut-out of this wall to draw a template for'
+      : `plate or cut-out “${of}” on this wall`,
+  )
 })
