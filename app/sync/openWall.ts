@@ -20,6 +20,12 @@ export interface Opened {
    * @throws ApiError where the server does not have it any more, or not for this person
    */
   settled: Promise<void>
+  /**
+   * Once the server has answered, however late, or there is no answer for now.
+   *
+   * @throws ApiError as `settled` does
+   */
+  answered: Promise<void>
 }
 
 /** Waits for something, but not longer than so many ms. */
@@ -80,5 +86,5 @@ export async function openWall(site: string, id: string): Promise<Opened> {
   const settled = Promise.all([known ? atMost(WAITS, heard) : undefined, frozen()]).then(() => {})
   // It may fail while the last drawing is still fetched, before anyone waits for it.
   settled.catch(() => {})
-  return { drawing: drawable(own?.kept ?? await drawing), settled }
+  return { drawing: drawable(own?.kept ?? await drawing), settled, answered: heard.then(() => {}) }
 }

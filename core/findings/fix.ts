@@ -35,7 +35,7 @@ export const FIX = {
   'safety-wire-anchor-too-weak': {
     severity: 'stop',
     meaning: 'A fall loads the anchor of a safety wire with more than its fastener carries.',
-    cure: 'Shorten the slack, cut the covering away at the anchor, use a stronger fastener, or override it with a design.',
+    cure: 'Shorten the slack, cut the covering away at the anchor, use a stronger fastener, or override with a design.',
   },
   'hole-not-known': {
     severity: 'stop', never: true,

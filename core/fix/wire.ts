@@ -3,7 +3,7 @@ import type { Point } from '../geometry'
 import { coveringOf, hasSafetyWire, uncovered, type Display, type Mount } from '../job'
 import type { Position } from '../mount'
 import { isFramed } from '../survey'
-import { figure, quantity, words, type Figure } from '../units'
+import { figure, quantity, words, type Figure, type Text } from '../units'
 import { GRAVITY } from './cases'
 import { bearerOf, type Judging } from './judge'
 import { strengthOf } from './strength'
@@ -100,6 +100,25 @@ export function wireUse(judging: Judging, pair: Pair): WireUse | undefined {
   return { force, wire: allowed, ...(anchor !== undefined && { anchor }), utilisation: force.value / may }
 }
 
+/** What is said of covering that is cut away at the anchors. */
+const cutFindings = ({ array, wall }: Judging): Finding[] => array.wireBare && coveringOf(wall) > 0
+  ? [{
+      severity: 'note',
+      code: 'safety-wire-covering-cut',
+      stage: 'fix',
+      subject: { kind: 'array', id: array.id },
+      message: words`Cut the covering away where the safety wires of ${array.name} are anchored, so that they bear on
+        what carries them; close a fire-rated wall again as its system asks.`,
+    }]
+  : []
+
+/** What to do first about a weak anchor: less slack where that is enough, and covering cut away where there is any. */
+function first(shorter: Text | undefined, cuttable: boolean): Text {
+  const cut = words`ut the covering away at the anchor`
+  if (shorter) return cuttable ? words`${shorter}; c${cut}` : shorter
+  return cuttable ? words`C${cut}` : words`Use another mount`
+}
+
 /** What is said of a wire that its mount has, by one pair of display and mount. */
 function sizeFindings(judging: Judging, pair: Pair): Finding[] {
   const { array, wall, members } = judging
@@ -122,21 +141,13 @@ function sizeFindings(judging: Judging, pair: Pair): Finding[] {
   const { force: { value: force, working: [weight] }, wire: may, anchor: carried } = use
   const loads = words`loads the safety wire of ${display.name} with ${quantity(force, 'N')}`
   const fall = words`A fall through ${wire.slack} of slack ${loads}`
+  const cuttable = coveringOf(wall) > 0 && !array.wireBare
   const shorter = (most: number) => {
     const slack = slackFor(wire, weight!.value, most)
     return slack > 0 ? words`Use a slack of ${Math.floor(slack)}` : undefined
   }
   const stop = { ...about, severity: 'stop' } as const
   return [
-    ...array.wireBare && coveringOf(wall) > 0
-      ? [{
-          ...about,
-          severity: 'note' as const,
-          code: 'safety-wire-covering-cut' as const,
-          message: words`Cut the covering away where the safety wires of ${array.name} are anchored, so that they bear
-            on what carries them; close a fire-rated wall again as its system asks.`,
-        }]
-      : [],
     ...without.length > 0
       ? [{
           ...stop,
@@ -158,8 +169,8 @@ function sizeFindings(judging: Judging, pair: Pair): Finding[] {
           ...stop,
           code: 'safety-wire-anchor-too-weak' as const,
           message: words`${fall}; its anchor carries ${quantity(carried, 'N')}.`,
-          remedy: words`${[...shorter(carried) ?? [], ...shorter(carried) ? '; c' : 'C']}ut the covering away at the
-            anchor, use a stronger fastener, or override this with an engineer’s design of the anchor.`,
+          remedy: words`${first(shorter(carried), cuttable)}, use a stronger fastener, or override this with an
+            engineer’s design of the anchor.`,
         }]
       : [],
   ]
@@ -168,5 +179,5 @@ function sizeFindings(judging: Judging, pair: Pair): Finding[] {
 /** Whether safety wires are sized for what they catch, and anchored to what carries that apart from the mount. */
 export function wireFindings(judging: Judging, pairs: Pair[]): Finding[] {
   return pairs.filter(({ mount }) => hasSafetyWire(mount))
-    .flatMap(pair => sizeFindings(judging, pair))
+    .flatMap(pair => [...pair.mount.wire ? cutFindings(judging) : [], ...sizeFindings(judging, pair)])
 }

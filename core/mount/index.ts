@@ -1,7 +1,9 @@
 import { screenId, type Cell } from '../arrange'
 import type { Finding } from '../finding'
 import { edgeDistanceOf, keepOffOf, pilotOf, WOOD_DIAMETERS } from '../fastening'
-import { isSheet, uncovered, type Catalogue, type PlanContext, type Mount, type Rules, type ScreenArray, type Wall } from '../job'
+import {
+  isSheet, uncovered, type Catalogue, type PlanContext, type Mount, type Rules, type ScreenArray, type Wall,
+} from '../job'
 import { NOTHING_BUILT, type AsBuilt } from '../log'
 import { isFramed, standsAt, wallFor, type Survey, type Unsurveyed } from '../survey'
 import { words, type UnitSystem } from '../units'
@@ -209,7 +211,15 @@ function holds(context: Context, mount: Mount, holes: Hole[]): boolean {
   })
 }
 
-function mountCells(context: Context, cells: Cell[], { plates }: Placing, built: AsBuilt): { mounted: MountedCell[], strips: Strip[] } {
+/** The bolts by which a plate hangs on its carrier. */
+const boltsOf = (mount: Mount, centre: { x: number, y: number }, id: string) =>
+  holesOnSolid(mount, centre.x).map((place, n): Hole => (
+    { ...place, y: centre.y + mount.plate.slots[place.slot!]!.y, id: `${id}-bolt-${n + 1}`, rank: n + 1 }
+  ))
+
+function mountCells(
+  context: Context, cells: Cell[], { plates }: Placing, built: AsBuilt,
+): { mounted: MountedCell[], strips: Strip[] } {
   const { array, wall, survey, catalogue, mountOf } = context
   const carrier = carrierOf(array, wall)
   const centres = cells.map((cell, n) => plateCentre(cell.pattern, mountOf(cell), plates[n]!))
@@ -229,7 +239,9 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing, built:
   const carried = new Map<number, (HolePlace & { y: number })[]>()
   for (const strip of strips) {
     for (const hole of stripHoles(array.id, strip, zonesAt, built)) {
-      const nearest = cells.map((_, n) => n).filter(n => cells[n]!.row === strip.row).reduce((a, b) => Math.abs(centres[b]!.x - hole.x) < Math.abs(centres[a]!.x - hole.x) ? b : a)
+      const away = (n: number) => Math.abs(centres[n]!.x - hole.x)
+      const nearest = cells.map((_, n) => n).filter(n => cells[n]!.row === strip.row)
+        .reduce((a, b) => away(b) < away(a) ? b : a)
       carried.set(nearest, [...carried.get(nearest) ?? [], hole])
     }
   }
@@ -247,19 +259,18 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing, built:
           carrier.kind === 'rail' ? (carrier.web ?? 0) : carrier.thickness,
         )
       : (asIssued ?? freshHoles(context, cell, centre, built))
-    const clear = barredFor(wall, mount, centre.y).every(({ from, to }) => centre.x <= from + 1e-9 || centre.x >= to - 1e-9)
-    const held = clear && (carrier ? strips.filter(({ row }) => row === cell.row).every(strip => strip.held && stripClear(strip, wall)) : holds(context, mount, holes))
-    const bolts = carrier && holesOnSolid(mount, centre.x).map((place, n): Hole => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y, id: `${idOf(array, cell)}-bolt-${n + 1}`, rank: n + 1 }))
+    const clear = barredFor(wall, mount, centre.y)
+      .every(({ from, to }) => centre.x <= from + 1e-9 || centre.x >= to - 1e-9)
+    const isCarried = () =>
+      strips.filter(({ row }) => row === cell.row).every(strip => strip.held && stripClear(strip, wall))
+    const held = clear && (carrier ? isCarried() : holds(context, mount, holes))
+    const bolts = carrier && boltsOf(mount, centre, idOf(array, cell))
     const byHand = own?.lateralShift !== undefined || own?.heightShift !== undefined
-    return { ...cell, id: idOf(array, cell), plate: { centre, rect: plateRect(centre, mount), ...plates[n]!, byHand, held }, holes, ...bolts && { bolts } }
+    const plate = { centre, rect: plateRect(centre, mount), ...plates[n]!, byHand, held }
+    return { ...cell, id: idOf(array, cell), plate, holes, ...bolts && { bolts } }
   })
-  const renamed = new Map(
-    withLastingNames(
-      array.id,
-      mounted.filter(({ id }) => !kept.has(id)),
-      built,
-    ).map(cell => [cell.id, cell]),
-  )
+  const fresh = mounted.filter(({ id }) => !kept.has(id))
+  const renamed = new Map(withLastingNames(array.id, fresh, built).map(cell => [cell.id, cell]))
   const named = mounted.map(cell => renamed.get(cell.id) ?? cell)
   // What is known of a hole of a rail or board is known by its lasting name.
   const told = carrier ? named.map(cell => ({ ...cell, holes: marked(cell.holes, built) })) : named

@@ -106,8 +106,13 @@ test('a wall that somebody lost the right to is neither opened nor kept any more
   await page.goto(`${HALL}/mount`)
   await atHand(page)
   const json = { error: { code: 'not-found', message: 'There is no such wall.' } }
-  await page.route('**/api/sites/holm-point/walls/ticket-hall', route => route.fulfill({ status: 404, json }))
+  // The server may answer late: the wall is drawn by then, and goes.
+  await page.route('**/api/sites/holm-point/walls/ticket-hall', async (route) => {
+    await new Promise(done => setTimeout(done, 3_000))
+    await route.fulfill({ status: 404, json })
+  })
   await page.reload()
+  await expect(page.getByTestId('elevation')).toBeVisible()
   await expect(page.getByRole('heading', { name: 'This wall cannot be opened' })).toBeVisible()
   // Nor without a connection.
   await page.unroute('**/api/sites/holm-point/walls/ticket-hall')

@@ -23,7 +23,7 @@ const mark = (flag: 'packers' | 'wireBare', title: string, on: boolean) =>
   store.edit(title, (wall) => {
     const its = arrayOf(wall, array.value!.id)
     if (on) its[flag] = true
-    else delete its[flag]
+    else Reflect.deleteProperty(its, flag)
   })
 const standing = (inStock: boolean | undefined, onSite: boolean) =>
   [

@@ -24,6 +24,7 @@ const settingUp = useStageCanvas(() => room.value)
 const canvas = await settingUp
 const opened = await opening
 opened?.settled.then(() => { settled.value = true }, fail)
+opened?.answered.catch(fail)
 // Anyone who left, or was sent to the door, while the wall was read has no page for anything to begin on.
 if (!getCurrentScope()?.active) await new Promise(() => {})
 const { state, reason, waiting, resolve } = useWallSync()

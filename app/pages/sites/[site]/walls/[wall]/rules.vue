@@ -9,12 +9,14 @@ const store = useWallStore()
 const session = useSessionStore()
 store.rights = action => session.may(action, site)
 const failed = ref('')
+const fail = (error: unknown) => void (failed.value = (error as Error).message)
 try {
-  const [{ settled }] = await Promise.all([openWall(site, wallId), store.prepare()])
+  const [{ settled, answered }] = await Promise.all([openWall(site, wallId), store.prepare()])
+  answered.catch(fail)
   await settled
 }
 catch (error) {
-  failed.value = (error as Error).message
+  fail(error)
 }
 const { state, reason, waiting, resolve } = useWallSync()
 const says = ref('')
