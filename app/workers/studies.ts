@@ -1,23 +1,15 @@
-import type { LogEntry, Mount, PlanContext, ScreenArray, Wall } from '~~/core/job'
-import type { ArrayPlan } from '~~/core/mount'
-import { align, type Alignment, type LinearSolver } from '~~/core/true'
+import type { Mount, PlanContext, ScreenArray, Wall } from '~~/core/job'
+import type { Alignment, LinearSolver, Trued } from '~~/core/true'
 import type { AsBuilt } from '~~/core/log'
 import { study, type Causes, type Marking, type StudiedWall, type Study } from '~~/core/study'
 import { planWall, type WallPlan } from '~~/core/plan'
+import { ON_DEMAND } from '~~/core/plan/onDemand'
 import { remediesFor, type Remedy } from '~~/core/plan/remedies'
 
 /** Is told how far something is, 0 to 1. */
 type Progress = (share: number) => Promise<void>
 /** A wall with what it is planned with. */
 interface Planned { wall: Wall, context: PlanContext, built: AsBuilt }
-/** The array whose seams were read, as planned and as its wall's log tells. */
-export interface Trued {
-  array: ScreenArray
-  plan: ArrayPlan
-  wall: Pick<Wall, 'id' | 'formerId'>
-  log: LogEntry[]
-  context: PlanContext
-}
 /** What is tried so many times, and from which seed. */
 export interface Trials { wall: StudiedWall, causes: Causes, trials: number, seed: number, by: Marking }
 
@@ -51,8 +43,7 @@ export const studiesWith = (linearSolver: () => Promise<LinearSolver>) => ({
     return plans
   },
   /** How an array is trued from its last readings. */
-  align: async ({ array, plan, wall, log, context }: Trued): Promise<Alignment | undefined> =>
-    align(array, plan, wall, log, context, await linearSolver()),
+  align: async (read: Trued): Promise<Alignment | undefined> => ON_DEMAND.true(read, await linearSolver()),
   /** How likely an array is to close, by trial. */
   study: ({ wall, causes, trials, seed, by }: Trials, progress: Progress): Study =>
     study(wall, causes, trials, seed, by, share => void progress(share)),

@@ -1,7 +1,8 @@
 import { rulesFor } from '../../core/rules'
 import { asBuilt } from '../../core/log'
 import { contextOf, planWall } from '../../core/plan'
-import { align as alignArray, type Alignment } from '../../core/true'
+import { ON_DEMAND } from '../../core/plan/onDemand'
+import type { Alignment } from '../../core/true'
 import { textToString, type UnitSystem } from '../../core/units'
 import { jobIn } from '../input'
 import { linearSolver } from '../solver'
@@ -62,15 +63,9 @@ export const align: Verb = {
           .filter(({ id }) => said.array === undefined || said.array === id)
           .flatMap((arrayPlan) => {
             const array = wall.arrays.find(({ id }) => id === arrayPlan.id)!
-            const found = alignArray(
-              array,
-              arrayPlan,
-              wall,
-              job.log,
-              { catalogue: job.catalogue, rules: rulesFor(job, wall) },
-              solve,
-              said.exact !== undefined,
-            )
+            const context = { catalogue: job.catalogue, rules: rulesFor(job, wall) }
+            const read = { array, plan: arrayPlan, wall, log: job.log, context }
+            const found = ON_DEMAND.true(read, solve, said.exact !== undefined)
             return found ? [published(wall.id, job.site.units)(found)] : []
           })
       })

@@ -1,5 +1,5 @@
 import type { Finding } from '../finding'
-import type { Catalogue, Rules } from '../job'
+import type { PlanContext, Rules } from '../job'
 import { passes, type ArrayPlan, type TightLift } from '../mount'
 import { words, type Text } from '../units'
 import { liftingOf, type Lifting } from './lifting'
@@ -56,8 +56,7 @@ function firstRow(
 export function hangingOrders(
   arrays: ArrayPlan[],
   lifts: TightLift[][],
-  { displays }: Catalogue,
-  rules: Rules,
+  { catalogue: { displays }, rules }: PlanContext,
 ): HangingOrder[] {
   return arrays.map(({ id, name, positions }, n): HangingOrder => {
     const tight = lifts[n] ?? []
@@ -92,8 +91,7 @@ export function hangingOrders(
 export function orderFindings(
   orders: HangingOrder[],
   lifts: TightLift[][],
-  { displays }: Catalogue,
-  rules: Rules,
+  { catalogue: { displays }, rules }: PlanContext,
 ): Finding[] {
   return orders.flatMap(({ array, name, first, steps }, n): Finding[] => {
     const about = { stage: 'hang', subject: { kind: 'array', id: array } } as const

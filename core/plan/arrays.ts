@@ -2,11 +2,11 @@ import { arrange, pixelMap, viewingFindings, type Arrangement } from '../arrange
 import type { Finding } from '../finding'
 import { fix } from '../fix'
 import type { Rect } from '../geometry'
-import type { Catalogue, PlanContext, Rules, ScreenArray, Wall } from '../job'
+import type { PlanContext, ScreenArray, Wall } from '../job'
 import type { AsBuilt } from '../log'
 import { mount, mountedCells, place, type ArrayPlan, type MountedCell, type Mounting, type Placing } from '../mount'
 import type { Survey } from '../survey'
-import { words, type UnitSystem } from '../units'
+import { words } from '../units'
 import { modelFindings } from './findings'
 
 /** An array with its displays where they hang, once its plates are placed. */
@@ -21,30 +21,23 @@ export interface MountedArray {
   findings: Finding[]
 }
 
-const contextOf = (catalogue: Catalogue, rules: Rules, units: UnitSystem): PlanContext => ({
-  catalogue,
-  rules,
-  site: { units },
-})
-
 /** Arranges an array and places its plates; undefined where its display is not in the catalogue. */
 export function layOut(
   array: ScreenArray,
   wall: Wall,
   surveyed: Survey,
-  catalogue: Catalogue,
-  rules: Rules,
-  units: UnitSystem,
+  context: PlanContext,
   built: AsBuilt,
 ): LaidOut | undefined {
-  const nominal = arrange(array, catalogue.displays, wall)
+  const { displays } = context.catalogue
+  const nominal = arrange(array, displays, wall)
   if (!nominal) return undefined
-  const placing = place(array, nominal.cells, wall, surveyed, contextOf(catalogue, rules, units), built)
+  const placing = place(array, nominal.cells, wall, surveyed, context, built)
   const { x, y } = placing.shift
   return {
     array,
     placing,
-    arrangement: x === 0 && y === 0 ? nominal : arrange(array, catalogue.displays, wall, placing.shift)!,
+    arrangement: x === 0 && y === 0 ? nominal : arrange(array, displays, wall, placing.shift)!,
   }
 }
 
@@ -62,13 +55,12 @@ export function mountLaidOut(
   { array, arrangement, placing }: LaidOut,
   wall: Wall,
   surveyed: Survey,
-  catalogue: Catalogue,
-  rules: Rules,
-  units: UnitSystem,
+  context: PlanContext,
   built: AsBuilt,
 ): MountedArray {
+  const { catalogue, site } = context
   const { outline, imageGap, cells } = arrangement
-  const mounting = mount(array, cells, placing, wall, surveyed, contextOf(catalogue, rules, units), built)
+  const mounting = mount(array, cells, placing, wall, surveyed, context, built)
   const display = catalogue.displays.find(({ id }) => id === array.display)!
   const mountModel = catalogue.mounts.find(({ id }) => id === array.mount)
   const map = cells.length > 0 ? pixelMap(cells, imageGap) : undefined
@@ -88,7 +80,7 @@ export function mountLaidOut(
     findings: [
       ...modelFindings(array, cells, catalogue),
       ...arrangement.findings,
-      ...viewingFindings(array, outline, cells, display, mountModel, units, wall.walkway),
+      ...viewingFindings(array, outline, cells, display, mountModel, site?.units ?? 'metric', wall.walkway),
       ...mounting.findings,
     ],
   }
@@ -99,13 +91,14 @@ export function platesOf(
   { array, arrangement, placing }: LaidOut,
   wall: Wall,
   surveyed: Survey,
-  catalogue: Catalogue,
-  rules: Rules,
-  units: UnitSystem,
+  context: PlanContext,
   built: AsBuilt,
 ): MountedCell[] {
-  return mountedCells(array, arrangement.cells, placing, wall, surveyed, contextOf(catalogue, rules, units), built)
+  return mountedCells(array, arrangement.cells, placing, wall, surveyed, context, built)
 }
+
+/** An array with what its fasteners are loaded with. */
+export interface FixedArray { plan: ArrayPlan, findings: Finding[] }
 
 /** What holds an array, once the holes of all are known: anchors of one weaken those of another beside it. */
 export function fixMounted(
@@ -113,12 +106,10 @@ export function fixMounted(
   everyArray: MountedArray[],
   wall: Wall,
   { members }: Survey,
-  catalogue: Catalogue,
-  rules: Rules,
-  units: UnitSystem,
-): { plan: ArrayPlan, findings: Finding[] } {
+  context: PlanContext,
+): FixedArray {
   const everyHole = everyArray.flatMap(({ mounting }) => mounting.positions.flatMap(({ holes = [] }) => holes))
-  const fixed = fix(array, positions, wall, contextOf(catalogue, rules, units), { strips, members, everyHole })
+  const fixed = fix(array, positions, wall, context, { strips, members, everyHole })
   return {
     plan: {
       ...plan,

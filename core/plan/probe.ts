@@ -1,7 +1,6 @@
-import type { ScreenArray, Wall, Catalogue } from '../job'
+import type { Catalogue, PlanContext, ScreenArray, Wall } from '../job'
 import { mountModels, type ArrayPlan, type Mounting } from '../mount'
 import { isFramed, nextProbe, type NextProbe, type Survey, type Unheld } from '../survey'
-import type { UnitSystem } from '../units'
 
 /** An array as far as the next reading asks of it. */
 export interface Planned { array: ScreenArray, mounting: Mounting, plan: Pick<ArrayPlan, 'outline'> }
@@ -47,8 +46,7 @@ export function probeFor(
   wall: Wall,
   { members, runs }: Survey,
   mounted: Planned[],
-  catalogue: Catalogue,
-  units: UnitSystem,
+  { catalogue, site }: PlanContext,
 ): NextProbe | undefined {
   if (!isFramed(wall)) return undefined
   return nextProbe(
@@ -59,7 +57,7 @@ export function probeFor(
       unsurveyed: mounted.flatMap(({ mounting }) => mounting.unsurveyed),
       unheld: mounted.flatMap(each => unheldIn(each, catalogue)),
       runs,
-      units,
+      units: site?.units ?? 'metric',
       ...(mounted.length > 0 && { near: besidePlates(mounted.map(({ plan }) => plan)) }),
     },
   )

@@ -37,7 +37,6 @@ const MOUNTS = 3
 
 /** What an array is tried out with beside the wall, which is surveyed once for all. */
 type Context = PlanContext & { built: AsBuilt, surveyed: Survey }
-const unitsOf = ({ site }: PlanContext) => site?.units ?? 'metric'
 
 interface Tried extends Pick<Remedy, 'moves'> {
   plan: ArrayPlan
@@ -55,11 +54,11 @@ function movesOf(plan: ArrayPlan, { issued }: AsBuilt): Pick<Remedy, 'moves'> {
 
 /** An array as it would be planned with a change. */
 function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, job: Context): Tried | undefined {
-  const { surveyed, catalogue, rules, built } = job
-  const laidOut = layOut({ ...array, ...change }, wall, surveyed, catalogue, rules, unitsOf(job), built)
+  const { surveyed, built } = job
+  const laidOut = layOut({ ...array, ...change }, wall, surveyed, job, built)
   if (!laidOut) return undefined
-  const mounted = mountLaidOut(laidOut, wall, surveyed, catalogue, rules, unitsOf(job), built)
-  const { plan, findings } = fixMounted(mounted, [mounted], wall, surveyed, catalogue, rules, unitsOf(job))
+  const mounted = mountLaidOut(laidOut, wall, surveyed, job, built)
+  const { plan, findings } = fixMounted(mounted, [mounted], wall, surveyed, job)
   const uses = plan.positions.flatMap(({ loads = [] }) => loads.map(({ utilisation }) => utilisation))
   const known = uses.filter(use => use !== undefined)
   return {
@@ -241,24 +240,12 @@ function mountRemedies(
       ...job.catalogue,
       mounts: [...job.catalogue.mounts.filter(({ id }) => id !== other.id), other],
     }
-    const laidOut = layOut(
-      { ...plain, mount: other.id },
-      wall,
-      job.surveyed,
-      catalogue,
-      job.rules,
-      unitsOf(job),
-      job.built,
-    )
+    const on: Context = { ...job, catalogue }
+    const laidOut = layOut({ ...plain, mount: other.id }, wall, job.surveyed, on, job.built)
     // What does not hold every plate is not calculated any further.
-    if (
-      !laidOut
-      || platesOf(laidOut, wall, job.surveyed, catalogue, job.rules, unitsOf(job), job.built).filter(
-        ({ plate }) => plate.held,
-      ).length < laidOut.arrangement.cells.length
-    )
-      continue
-    const tried = tryOut(plain, { mount: other.id }, wall, { ...job, catalogue })
+    const isHeld = laidOut && platesOf(laidOut, wall, job.surveyed, on, job.built).every(({ plate }) => plate.held)
+    if (!isHeld) continue
+    const tried = tryOut(plain, { mount: other.id }, wall, on)
     if (!tried || heaviest(tried.plan) > other.capacity || tried.stops.length > 0) continue
     found.push({
       kind: 'mount',
@@ -304,9 +291,9 @@ export function remediesFor(
   offered: Mount[] = context.catalogue.mounts,
   { through = rooms(), tell = () => {}, isOver = () => false }: Search = {},
 ): Remedy[] {
-  const rules = through.rules(context.rules, document.rules)
-  const wall = through.wallOf(document, built.holes, rules)
-  const job: Context = { ...context, rules, built, surveyed: through.survey(wall, rules) }
+  const own = through.contextFor(context, document)
+  const wall = through.wallOf(document, built.holes, own.rules)
+  const job: Context = { ...own, built, surveyed: through.survey(wall, own.rules) }
   const mount = job.catalogue.mounts.find(({ id }) => id === array.mount)
   const now = tryOut(array, {}, wall, job)
   if (!mount || !now) return []

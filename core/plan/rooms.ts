@@ -13,24 +13,21 @@ import { asFirstPlanned, type Standing } from './standing'
 
 const NONE: Wall['arrays'] = []
 
+/**
+ * What of a wall the stages from Survey to Fix look at, beside the array that is planned: no edit of anything else
+ * makes them anew.
+ */
+const GROUND = [
+  'id', 'name', 'formerId', 'width', 'height', 'structure', 'covering', 'references', 'evidence', 'features',
+  'blocking', 'blockingRuledOut', 'surface', 'insulation', 'fireRating', 'linedIn', 'walkway', 'wet', 'windSpeed',
+  'wind', 'handForce', 'handForceReason', 'bearing', 'rules',
+] as const satisfies (keyof Wall)[]
+
 /** A wall without what is arranged on it; the stages that take it in look at nothing else. */
-function bare({
-  arrays: _a,
-  alternatives: _s,
-  alternative: _e,
-  chosen: _c,
-  clearance: _k,
-  datum: _d,
-  levelLine: _l,
-  sources: _o,
-  boxes: _b,
-  void: _v,
-  passed: _p,
-  revisions: _r,
-  ...rest
-}: Wall): Wall {
-  return { ...rest, arrays: NONE }
-}
+const groundOf = (wall: Wall): Wall => ({
+  ...Object.fromEntries(GROUND.flatMap(field => field in wall ? [[field, wall[field]]] : [])) as Wall,
+  arrays: NONE,
+})
 
 const EVERY_ARRAY = LIMITS.arrays
 
@@ -42,16 +39,17 @@ export function rooms() {
   const steadyWall = steady<Wall>(2)
   const drilled = remember(2, (wall: Wall, holes: AsBuilt['holes']) => withDrilled(wall, { holes }))
   const carrying = remember(2, carryingWall)
+  const ruling = remember(2, (chosen: Rules, own: Wall['rules']): Rules => (own ? { ...chosen, ...own } : chosen))
+  const context = remember(4, (catalogue: Catalogue, rules: Rules, units: UnitSystem): PlanContext =>
+    ({ catalogue, rules, site: { units } }))
   return {
-    /** The rules that hold for a wall. */
-    rules: remember(2, (chosen: Rules, own: Wall['rules']): Rules => (own ? { ...chosen, ...own } : chosen)),
-    /** What a stage is planned with beside the wall: the same object for the same parts. */
-    context: remember(4, (catalogue: Catalogue, rules: Rules, units: UnitSystem): PlanContext =>
-      ({ catalogue, rules, site: { units } })),
+    /** What a wall is planned with, its own rules among it: the same object for the same parts. */
+    contextFor: ({ catalogue, rules, site }: PlanContext, { rules: own }: Pick<Wall, 'rules'>) =>
+      context(catalogue, ruling(rules, own), site?.units ?? 'metric'),
     slotUse: remember(EVERY_ARRAY, usingSlots),
     /** The wall as it carries, with what drilling told of it. */
     wallOf: (document: Wall, holes: AsBuilt['holes'], rules: Parameters<typeof carryingWall>[1]) =>
-      carrying(drilled(steadyWall(bare(document)), holes), rules),
+      carrying(drilled(steadyWall(groundOf(document)), holes), rules),
     survey: remember(2, survey),
     layOut: remember(EVERY_ARRAY, layOut),
     mount: remember(EVERY_ARRAY, mountLaidOut),

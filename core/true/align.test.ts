@@ -247,15 +247,9 @@ describe('truing', () => {
       const plan = planWall(job.walls[0]!, contextOf(job)).arrays[0]!
       const worstWith = (share: number) => {
         job.catalogue.mounts[0]!.adjust = { lateral: 2 * share, height: 2 * share, depth: 1.5 * share, roll: share }
-        const { after } = align(
-          job.walls[0]!.arrays[0]!,
-          plan,
-          job.walls[0]!,
-          [seams],
-          { catalogue: job.catalogue, rules: {} },
-          solve,
-          true,
-        )!
+        const [wall] = job.walls
+        const context = { catalogue: job.catalogue, rules: {} }
+        const { after } = align({ array: wall!.arrays[0]!, plan, wall: wall!, log: [seams], context }, solve, true)!
         return Math.max(after.gap, after.step)
       }
       const worsts = [0.25, 0.5, 1, 2].map(worstWith)

@@ -1,4 +1,4 @@
-import type { Catalogue, Rules, ScreenArray, Wall } from '../job'
+import type { Catalogue, PlanContext, ScreenArray, Wall } from '../job'
 import { ofKind, standing, type EntryOf, type LogEntry } from '../log'
 import { mountModels, type ArrayPlan } from '../mount'
 import { chosenFigure } from '../rules'
@@ -222,6 +222,15 @@ function fits(readings: Reading[], made: Map<string, number>, tolerance: number)
   return readings.every(reading => Math.abs(deviation(reading, after(reading, by))) <= tolerance + 1e-6)
 }
 
+/** The array whose seams were read, as planned and as its wall's log tells. */
+export interface Trued {
+  array: ScreenArray
+  plan: ArrayPlan
+  wall: Pick<Wall, 'id' | 'formerId'>
+  log: LogEntry[]
+  context: PlanContext
+}
+
 /** Whether a mount comes out of its row, so that its screen is turned in front of the others. */
 function pullsOutIn(array: ScreenArray, plan: ArrayPlan, screens: TrueScreen[], catalogue: Catalogue) {
   const mountOf = mountModels(array, catalogue)
@@ -243,13 +252,7 @@ function pullsOutIn(array: ScreenArray, plan: ArrayPlan, screens: TrueScreen[], 
  * @returns undefined where nothing was read of it
  */
 export function align(
-  array: ScreenArray,
-  plan: ArrayPlan,
-  wall: Pick<Wall, 'id' | 'formerId'>,
-  log: LogEntry[],
-  { catalogue, rules }: { catalogue: Catalogue, rules: Rules },
-  solve: LinearSolver,
-  exact = false,
+  { array, plan, wall, log, context: { catalogue, rules } }: Trued, solve: LinearSolver, exact = false,
 ): Alignment | undefined {
   const entries = standing(log, wall)
   const fresh = trueScreens(array, plan, catalogue, new Map())

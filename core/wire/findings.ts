@@ -1,7 +1,7 @@
 import { saidOf } from '../findings/said'
 import type { Finding } from '../finding'
 import { overlaps } from '../geometry'
-import { itemName, type Catalogue, type Rules, type Wall } from '../job'
+import { itemName, type PlanContext, type Rules, type Wall } from '../job'
 import type { ArrayPlan } from '../mount'
 import { isFramed } from '../survey'
 import { counted, quantity, words, type Text } from '../units'
@@ -270,8 +270,7 @@ export function wireFindings(
   wall: Wall,
   arrays: ArrayPlan[],
   wiring: Wiring,
-  catalogue: Catalogue,
-  rules: Rules,
+  { catalogue, rules }: PlanContext,
 ): Finding[] {
   if ((wall.sources ?? []).length === 0 && wiring.boxes.length === 0) return []
   const screens = screensOf(wall, arrays, catalogue)
