@@ -23,8 +23,8 @@ const packageApart = (id: string) => Object.entries(APART).find(([, packages]) =
 const coreApart = (id: string) => (/^(?!.*node_modules).*\/core\//.test(id) ? 'core' : undefined)
 
 /**
- * Builds a module of the server as a separate file that a thread or a process can start from; importing `name` gives its
- * address.
+ * Builds a module of the server as a separate file that a thread or a process can start from; importing `name` gives
+ * its address.
  */
 const ownFile = (name: string, path: string) => {
   const [file, here] = [`${basename(path, '.ts')}.mjs`, JSON.stringify(`address of ${name}`)]
@@ -123,7 +123,8 @@ export default defineNuxtConfig({
     // What is asked of an address in a way that it does not take is answered with the ways that it takes.
     'nitro:init': (nitro) => {
       nitro.options.virtual['#api-routes'] = () =>
-        `export const ROUTES = ${JSON.stringify(nitro.scannedHandlers.flatMap(({ route, method }) => (route?.startsWith('/api/') && method ? [{ route, method }] : [])))}`
+        `export const ROUTES = `
+        + `${JSON.stringify(nitro.scannedHandlers.flatMap(({ route, method }) => (route?.startsWith('/api/') && method ? [{ route, method }] : [])))}`
     },
   },
   auth: { webAuthn: true, loadStrategy: 'none' },

@@ -20,7 +20,9 @@ export const group = (attributes: Attributes, ...content: (Shape | string)[]) =>
 
 // What XML 1.0 has no place for (section 2.2), halves of surrogate pairs among it.
 // eslint-disable-next-line no-control-regex
-const NO_XML = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]|[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/g
+const NO_XML_CHAR = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/
+const LONE_SURROGATE = /[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/
+const NO_XML = new RegExp(`${NO_XML_CHAR.source}|${LONE_SURROGATE.source}`, 'g')
 
 /** Text that is safe inside an element or an attribute; what no XML can have stands as U+FFFD. */
 export const escape = (text: string) =>

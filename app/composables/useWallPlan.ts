@@ -10,12 +10,19 @@ import type { Planner } from '~/workers/planner'
 /** A hand that drags or types rests when nothing has come from it for so long, ms. */
 const RESTS = 120
 /** What of a plan is not frozen, until the plan of the moment is calculated: a revision can be read without it. */
-const NOT_FROZEN: Pick<WallPlan, 'runs' | 'unexplained' | 'shared' | 'uncheckedReferences'> = { runs: [], unexplained: [], shared: [], uncheckedReferences: [] }
+const NOT_FROZEN: Pick<WallPlan, 'runs' | 'unexplained' | 'shared' | 'uncheckedReferences'> = {
+  runs: [],
+  unexplained: [],
+  shared: [],
+  uncheckedReferences: [],
+}
 
 /** Walls with more screens than this cannot be drawn anew in a frame. */
 const DRAWN_AT_ONCE = 24
 
-const hasOtherArrays = (wall: Wall | undefined, planned: Wall | undefined) => wall !== undefined && planned !== undefined
+const hasOtherArrays = (wall: Wall | undefined, planned: Wall | undefined) =>
+  wall !== undefined
+  && planned !== undefined
   && (wall.arrays !== planned.arrays || wall.alternative !== planned.alternative)
 
 /** What a plan is made of. */
@@ -33,7 +40,9 @@ export const useWallPlan = createSharedComposable(() => {
   const liveWall = computed(() => madeOf.value?.wall)
   /** The revision that is read in the place of the plan of the moment: at the wall nothing else is. */
   const reading = shallowRef<Frozen>()
-  const plan = computed((): WallPlan | undefined => reading.value ? { ...NOT_FROZEN, ...live.value, ...reading.value.plan } : live.value)
+  const plan = computed((): WallPlan | undefined =>
+    reading.value ? { ...NOT_FROZEN, ...live.value, ...reading.value.plan } : live.value,
+  )
   const planned = computed(() => reading.value?.wall ?? liveWall.value)
   const { kept, drawn, isKept } = useKeptDrawing(() => plan.value)
   const failed = ref<string>()
@@ -98,7 +107,24 @@ export const useWallPlan = createSharedComposable(() => {
   /** Whether the plan of the moment is that of the wall and the log as they stand now. */
   const upToDate = computed(() => madeOf.value === current.value)
   return {
-    plan, planned, kept, drawn, isKept, live, liveWall, reading, upToDate, placed, built, context, follows, behind, failed,
-    drilled, unused, findings, steps,
+    plan,
+    planned,
+    kept,
+    drawn,
+    isKept,
+    live,
+    liveWall,
+    reading,
+    upToDate,
+    placed,
+    built,
+    context,
+    follows,
+    behind,
+    failed,
+    drilled,
+    unused,
+    findings,
+    steps,
   }
 })

@@ -42,7 +42,8 @@ const fill = computed(() =>
     @pointerenter="hover('box', box.id)"
     @pointerleave="leave"
   >
-    <title>Box {{ itemName(box) }}, {{ choiceName(box.kind) }}{{ numbers ? `, circuit ${numbers}` : '' }}{{ box.held ? '' : ': not placed' }}</title>
+    <title>Box {{ itemName(box) }}, {{ choiceName(box.kind) }}{{ numbers ? `, circuit ${numbers}` : '' }}{{ box.held
+      ? '' : ': not placed' }}</title>
     <rect
       v-bind="drawn"
       :rx="signal ? 14 : 0"

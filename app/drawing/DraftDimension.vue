@@ -24,8 +24,10 @@ const path = computed(() => {
   const half = open.value ? Math.sign(to - from) * taken.value / 2 / view.value.scale : 0
   const middle = (from + to) / 2
   return upright
-    ? `M${at} ${from} V${middle - half} M${at} ${middle + half} V${to} M${at - tick.value} ${from} h${2 * tick.value} M${at - tick.value} ${to} h${2 * tick.value}`
-    : `M${from} ${at} H${middle - half} M${middle + half} ${at} H${to} M${from} ${at - tick.value} v${2 * tick.value} M${to} ${at - tick.value} v${2 * tick.value}`
+    ? `M${at} ${from} V${middle - half} M${at} ${middle + half} V${to} M${at - tick.value} ${from} h${2 * tick.value} `
+    + `M${at - tick.value} ${to} h${2 * tick.value}`
+    : `M${from} ${at} H${middle - half} M${middle + half} ${at} H${to} M${from} ${at - tick.value} v${2 * tick.value} `
+      + `M${to} ${at - tick.value} v${2 * tick.value}`
 })
 </script>
 

@@ -139,7 +139,9 @@ const level = computed(() => drawn.value?.marking.levelLine)
       />
       <path
         v-if="canvas.showPlates"
-        :d="(drawn?.members ?? []).map(({ centre, width }) => `M${centre - width / 2} 0 V${wall!.height} M${centre + width / 2} 0 V${wall!.height}`).join('')"
+        :d="(drawn?.members
+          ?? []).map(({ centre, width }) =>
+          `M${centre - width / 2} 0 V${wall!.height} M${centre + width / 2} 0 V${wall!.height}`).join('')"
         stroke="var(--color-wood)"
         stroke-width="1"
         stroke-dasharray="3 4"

@@ -12,7 +12,8 @@ const { show } = useUnits()
 const r = computed(() => 4.5 / view.value.scale)
 const cross = computed(
   () =>
-    `M${hole.x - r.value} ${hole.y - r.value} l${2 * r.value} ${2 * r.value} m0 ${-2 * r.value} l${-2 * r.value} ${2 * r.value}`,
+    `M${hole.x - r.value} ${hole.y - r.value} l${2 * r.value} ${2 * r.value} m0 `
+    + `${-2 * r.value} l${-2 * r.value} ${2 * r.value}`,
 )
 </script>
 

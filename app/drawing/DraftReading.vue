@@ -49,7 +49,8 @@ const against = computed(() => reading.hit === false || reading.dull === false)
     @pointerenter="hover('reading', reading.id)"
     @pointerleave="leave"
   >
-    <title>{{ itemName(reading) }}: {{ METHOD_NAMES[reading.method] }}{{ reading.hit === false ? ', miss' : '' }}{{ reading.setAside === undefined ? '' : `, excluded: ${reading.setAside}` }}</title>
+    <title>{{ itemName(reading) }}: {{ METHOD_NAMES[reading.method] }}{{ reading.hit === false ? ', miss'
+      : '' }}{{ reading.setAside === undefined ? '' : `, excluded: ${reading.setAside}` }}</title>
     <path
       v-if="reference"
       :d="`M${reference.front} ${reading.y} H${x}`"

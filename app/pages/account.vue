@@ -126,7 +126,8 @@ async function sendFirst() {
           {{ session.person.name }}
         </h1>
         <p class="text-sm text-ink-soft">
-          {{ session.person.address }}. {{ ROLE_WORDS[session.person.role].title }} of {{ session.firm!.name }}: {{ ROLE_WORDS[session.person.role].does }}.
+          {{ session.person.address }}. {{ ROLE_WORDS[session.person.role].title }} of {{ session.firm!.name }}:
+          {{ ROLE_WORDS[session.person.role].does }}.
         </p>
       </header>
       <CalendarAddress v-if="session.may('programme.read')" path="/account/calendar" of="your visits" />
@@ -139,7 +140,8 @@ async function sendFirst() {
             Sign out
           </h2>
           <p class="text-sm">
-            <b>Sign out</b> on a shared device: unsent work stays on it until the next sign-in. <b>Sign out and erase data</b> removes all of the firm’s data from this device.
+            <b>Sign out</b> on a shared device: unsent work stays on it until the next sign-in. <b>Sign out and erase
+              data</b> removes all of the firm’s data from this device.
           </p>
           <div class="flex flex-wrap gap-2">
             <button type="button" class="press" @click="signOut">
@@ -155,7 +157,9 @@ async function sendFirst() {
             role="alert"
             data-testid="unsent-question"
           >
-            <p>{{ unsent === 1 ? '1 change' : `${unsent} changes` }} made on this device {{ unsent === 1 ? 'is' : 'are' }} not sent yet. If you erase the data now, you lose {{ unsent === 1 ? 'it' : 'them' }}.</p>
+            <p>{{ unsent === 1 ? '1 change' : `${unsent} changes` }} made on this device
+              {{ unsent === 1 ? 'is' : 'are' }} not sent yet. If you erase the data now, you lose
+              {{ unsent === 1 ? 'it' : 'them' }}.</p>
             <div class="flex flex-wrap gap-2">
               <button type="button" class="press press-first" @click="sendFirst">
                 Send now
@@ -181,7 +185,11 @@ async function sendFirst() {
           </h2>
           <ul class="divide-y divide-hair border-y border-hair text-sm">
             <li v-for="each in here" :key="each.id" class="flex items-center gap-3 py-2">
-              <span class="min-w-0 flex-1"><span class="block truncate" :title="each.device">{{ deviceWords(each.device) }}</span><span class="text-ink-soft">signed in {{ whenOf(each.beganAt) }}, last seen {{ whenOf(each.seenAt) }}</span></span>
+              <span class="min-w-0 flex-1"><span
+                class="block truncate"
+                :title="each.device"
+              >{{ deviceWords(each.device) }}</span><span class="text-ink-soft">signed in
+                {{ whenOf(each.beganAt) }}, last seen {{ whenOf(each.seenAt) }}</span></span>
               <span v-if="each.id === account.session" class="text-ink-soft">this device</span>
               <button v-else type="button" class="press" @click="endSession(each.id)">
                 Sign out device
@@ -212,7 +220,8 @@ async function sendFirst() {
             data-testid="passkeys"
           >
             <li v-for="{ id, name, madeAt } in account.passkeys" :key="id" class="flex items-center gap-3 py-2">
-              <span class="min-w-0 flex-1 truncate">{{ deviceWords(name) }}<span class="text-ink-soft">, {{ whenOf(madeAt) }}</span></span>
+              <span class="min-w-0 flex-1 truncate">{{ deviceWords(name) }}<span class="text-ink-soft">,
+                {{ whenOf(madeAt) }}</span></span>
               <button type="button" class="press" @click="removePasskey(id)">
                 Remove
               </button>

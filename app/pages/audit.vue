@@ -55,11 +55,16 @@ useHead({ title: 'Audit log · Wide Trellis' })
           Signed-in devices
         </h1>
         <p class="text-sm text-ink-soft">
-          If a device is lost, revoke its session. It locks as soon as it reaches the server, or after the number of offline days that the firm allows. Unsent work stays on the device until the next sign-in.
+          If a device is lost, revoke its session. It locks as soon as it reaches the server, or after the number of
+          offline days that the firm allows. Unsent work stays on the device until the next sign-in.
         </p>
         <ul class="mt-2 divide-y divide-hair border-y border-hair text-sm" data-testid="sessions">
           <li v-for="session in open" :key="session.id" class="flex items-center gap-3 py-2">
-            <span class="min-w-0 flex-1"><b class="font-semibold">{{ session.name }}</b>, <span :title="session.device">{{ deviceWords(session.device) }}</span><span class="block text-ink-soft">signed in {{ whenOf(session.beganAt) }}, last seen {{ whenOf(session.seenAt) }}</span></span>
+            <span class="min-w-0 flex-1"><b class="font-semibold">{{ session.name }}</b>,
+              <span :title="session.device">{{ deviceWords(session.device) }}</span><span
+                class="block text-ink-soft"
+              >signed in {{ whenOf(session.beganAt) }}, last seen
+                {{ whenOf(session.seenAt) }}</span></span>
             <button
               type="button"
               class="press"

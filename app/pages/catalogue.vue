@@ -126,7 +126,8 @@ useHead({ title: 'Catalogue · Wide Trellis' })
     </p>
     <main
       v-else
-      class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-3 overflow-y-auto p-4 md:grid-cols-[minmax(0,5fr)_minmax(0,7fr)] md:overflow-hidden"
+      class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-3 overflow-y-auto p-4
+        md:grid-cols-[minmax(0,5fr)_minmax(0,7fr)] md:overflow-hidden"
     >
       <div class="flex min-h-0 flex-col gap-3">
         <div class="flex items-center gap-3 max-md:flex-col max-md:items-stretch">
@@ -209,7 +210,13 @@ useHead({ title: 'Catalogue · Wide Trellis' })
         <ModelImport v-if="file" :kind="kind" :file="file" :kept="kept" @take="bringIn" @leave="file = undefined" />
         <div v-else-if="model" class="flex h-full min-h-0 flex-col gap-2">
           <ModelEditor
-            :key="`${kind} ${model.id}`" :kind="kind" :model="model" :draft="drafts[keyOf(model.id)] ?? model" :used-by="usedBy(model.id)" :held="house?.kept[keyOf(model.id)]?.held" :fresh="!isKept(model.id)"
+            :key="`${kind} ${model.id}`"
+            :kind="kind"
+            :model="model"
+            :draft="drafts[keyOf(model.id)] ?? model"
+            :used-by="usedBy(model.id)"
+            :held="house?.kept[keyOf(model.id)]?.held"
+            :fresh="!isKept(model.id)"
             class="flex-1" @change="hold" @save="save" @duplicate="begin" @leave="leave(model.id)"
           />
           <StockPanel

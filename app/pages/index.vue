@@ -85,7 +85,10 @@ useCommands([
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites' }]" />
-    <main class="mx-auto grid min-h-0 w-full max-w-7xl flex-1 gap-6 overflow-y-auto p-4 md:grid-cols-[minmax(0,1fr)_260px] md:overflow-hidden">
+    <main
+      class="mx-auto grid min-h-0 w-full max-w-7xl flex-1 gap-6 overflow-y-auto p-4 md:grid-cols-[minmax(0,1fr)_260px]
+        md:overflow-hidden"
+    >
       <section class="flex min-h-[70vh] flex-col md:min-h-0">
         <h1 class="mb-2 text-2xl font-bold">
           Sites
@@ -96,16 +99,20 @@ useCommands([
           </button>
         </p>
         <p v-else-if="sites?.length === 0" class="text-sm">
-          {{ session.may('site.begin') ? 'No sites yet. Create one on the right, or import a job file.' : 'You have no sites yet. A planner assigns people to sites.' }}
+          {{ session.may('site.begin') ? 'No sites yet. Create one on the right, or import a job file.'
+            : 'You have no sites yet. A planner assigns people to sites.' }}
         </p>
         <ul v-if="sites?.length" class="mb-3 flex max-h-32 flex-wrap gap-2 overflow-y-auto">
           <li v-for="site in sites" :key="site.id">
             <NuxtLink
               :to="`/sites/${site.id}`"
               no-prefetch
-              class="flex min-h-[var(--target)] items-center gap-2 border border-edge bg-paper px-3 text-sm font-semibold hover:border-ink"
+              class="flex min-h-[var(--target)] items-center gap-2 border border-edge bg-paper px-3 text-sm
+                font-semibold hover:border-ink"
             >
-              <MapPin class="size-4 text-ink-soft" aria-hidden="true" />{{ site.name }}<span class="font-normal text-ink-soft">{{ site.walls.length }}</span>
+              <MapPin class="size-4 text-ink-soft" aria-hidden="true" />{{ site.name }}<span
+                class="font-normal text-ink-soft"
+              >{{ site.walls.length }}</span>
             </NuxtLink>
           </li>
         </ul>
@@ -120,7 +127,10 @@ useCommands([
             Programme
           </h2>
           <NuxtLink class="press w-full" to="/programme">
-            <CalendarRange class="size-4" aria-hidden="true" /> {{ session.may('programme.plan') ? 'Open schedule' : 'View visits' }}
+            <CalendarRange
+              class="size-4"
+              aria-hidden="true"
+            /> {{ session.may('programme.plan') ? 'Open schedule' : 'View visits' }}
           </NuxtLink>
         </div>
         <form v-if="session.may('site.begin')" class="space-y-2" novalidate @submit.prevent="create">
@@ -165,7 +175,10 @@ useCommands([
             House rules
           </h2>
           <NuxtLink class="press w-full" to="/rules">
-            <Scale class="size-4" aria-hidden="true" /> {{ session.may('firm.rules') ? 'Edit house rules' : 'View house rules' }}
+            <Scale
+              class="size-4"
+              aria-hidden="true"
+            /> {{ session.may('firm.rules') ? 'Edit house rules' : 'View house rules' }}
           </NuxtLink>
         </div>
         <div v-if="session.may('site.begin')" class="space-y-2">
@@ -194,7 +207,8 @@ useCommands([
             </button>
           </div>
           <p v-if="leftOut" class="border-l-4 border-caution bg-caution-wash p-2 text-sm" role="status">
-            <NuxtLink :to="`/sites/${leftOut.id}`" class="underline">The site</NuxtLink> is imported. These files in the ZIP were left out: {{ leftOut.files.slice(0, 5).join(', ') }}{{ leftOut.files.length > 5 ? ', …' : '' }}.
+            <NuxtLink :to="`/sites/${leftOut.id}`" class="underline">The site</NuxtLink> is imported. These files in the
+            ZIP were left out: {{ leftOut.files.slice(0, 5).join(', ') }}{{ leftOut.files.length > 5 ? ', …' : '' }}.
           </p>
           <ul
             v-if="faults.length"

@@ -106,7 +106,12 @@ useHead({ title: 'People · Wide Trellis' })
           </h2>
           <ul class="divide-y divide-hair text-sm">
             <li v-for="invitation in state.invitations" :key="invitation.id" class="flex items-center gap-3 py-2">
-              <span class="flex-1">{{ invitation.name }}, {{ invitation.address }}<span class="block text-ink-soft">{{ invitation.kind === 'join' ? `joins as ${ROLE_WORDS[invitation.role].title.toLowerCase()}` : 'sets a new password' }}, created by {{ invitation.madeBy }}, valid until {{ whenOf(invitation.expiresAt) }}</span></span>
+              <span class="flex-1">{{ invitation.name }},
+                {{ invitation.address }}<span
+                  class="block text-ink-soft"
+                >{{ invitation.kind === 'join'
+                  ? `joins as ${ROLE_WORDS[invitation.role].title.toLowerCase()}` : 'sets a new password' }}, created
+                  by {{ invitation.madeBy }}, valid until {{ whenOf(invitation.expiresAt) }}</span></span>
               <button type="button" class="press" @click="takeBack(invitation)">
                 Revoke
               </button>

@@ -55,7 +55,8 @@ async function byPasskey() {
         v-for="{ id, name, role } in session.demo"
         :key="id"
         type="button"
-        class="grid w-full grid-cols-[7.5rem_1fr] items-baseline gap-3 border-l-4 border-pine bg-paper px-3 py-2 text-left hover:bg-plaster"
+        class="grid w-full grid-cols-[7.5rem_1fr] items-baseline gap-3 border-l-4 border-pine bg-paper px-3 py-2
+          text-left hover:bg-plaster"
         :disabled="busy"
         @click="enter('/session/demo', { person: id })"
       >

@@ -67,7 +67,9 @@ async function during(flag: { value: boolean }, act: () => Promise<void>): Promi
  * days as the firm allows.
  */
 export const useSessionStore = defineStore('session', () => {
-  const kept = useLocalStorage<Kept | null>('wide-trellis:signed-in', null, { serializer: { read: text => JSON.parse(text) as Kept | null, write: JSON.stringify } })
+  const kept = useLocalStorage<Kept | null>('wide-trellis:signed-in', null, {
+    serializer: { read: text => JSON.parse(text) as Kept | null, write: JSON.stringify },
+  })
   const begun = ref(true)
   const demo = ref<Answer['demo']>()
   const asked = ref(false)
@@ -104,10 +106,20 @@ export const useSessionStore = defineStore('session', () => {
       begun.value = answer.begun
       demo.value = answer.demo
       asked.value = true
-      if (!answer.person || !answer.firm) return kept.value && await lock(answer.ended ?? 'This device has been signed out. Sign in again. Unsent work is kept.')
+      if (!answer.person || !answer.firm)
+        return (
+          kept.value
+          && (await lock(answer.ended ?? 'This device has been signed out. Sign in again. Unsent work is kept.'))
+        )
       const before = kept.value
       note({ person: answer.person, firm: answer.firm, session: answer.session, confirmedAt: Date.now() })
-      if (before && (before.person.id !== answer.person.id || JSON.stringify(before.person.sites) !== JSON.stringify(answer.person.sites) || before.person.role !== answer.person.role)) await forgetOthers(answer as SignedIn)
+      if (
+        before
+        && (before.person.id !== answer.person.id
+          || JSON.stringify(before.person.sites) !== JSON.stringify(answer.person.sites)
+          || before.person.role !== answer.person.role)
+      )
+        await forgetOthers(answer as SignedIn)
     }
     catch (error) {
       if (!(error instanceof ApiError) || !error.isOffline) throw error
@@ -116,7 +128,8 @@ export const useSessionStore = defineStore('session', () => {
   }
 
   /** Whether the signed-in person may do a thing: at a site, and for service at a wall that was handed over. */
-  const may = (action: Action, site?: string, closed = true): boolean => mayDo(person.value, action, site === undefined ? undefined : { site, closed })
+  const may = (action: Action, site?: string, closed = true): boolean =>
+    mayDo(person.value, action, site === undefined ? undefined : { site, closed })
 
   /** Whether it is being signed out: what is taken off this device is not put back meanwhile. */
   const leaving = ref(false)

@@ -59,7 +59,9 @@ export const useWallStore = defineStore('wall', () => {
   const log = shallowRef<LogEntry[]>([])
   /** Entries that this device keeps for the server. */
   const unsentLog = shallowRef<LogEntry[]>([])
-  /** Sets of entries that it does not keep yet, whatever wall they are of: another that is opened meanwhile loses none. */
+  /**
+   * Sets of entries that it does not keep yet, whatever wall they are of: another that is opened meanwhile loses none.
+   */
   const unwritten = shallowRef<Unwritten[]>([])
   const unwrittenHere = computed(() =>
     unwritten.value
@@ -116,7 +118,7 @@ export const useWallStore = defineStore('wall', () => {
   const revisions = computed(() => revisionsOf(allLog.value, wallRecord.value))
   /** The array that is worked on. */
   const arrayId = ref('')
-  const arrays = computed(() => shown.value ? arraysOf(shown.value) : [])
+  const arrays = computed(() => (shown.value ? arraysOf(shown.value) : []))
   const array = computed<ScreenArray | undefined>(
     () => arrays.value.find(({ id }) => id === arrayId.value) ?? arrays.value[0],
   )
@@ -155,13 +157,16 @@ export const useWallStore = defineStore('wall', () => {
     server.value = share(server.value, state)
     siteZone.value = state.job.site.zone
     log.value = share(log.value, state.job.log)
-    unsentLog.value = share(unsentLog.value, unsent.filter(({ id }) => !known.has(id)))
+    unsentLog.value = share(
+      unsentLog.value,
+      unsent.filter(({ id }) => !known.has(id)),
+    )
   }
 
   /** Adds a model of the firm's catalogue, for edits to use. */
   function addModel(kind: ModelKind, model: Model) {
     const list = SHELVES[kind]
-    addedModels.value = { ...addedModels.value, [list]: [...addedModels.value[list] ?? [], model] }
+    addedModels.value = { ...addedModels.value, [list]: [...(addedModels.value[list] ?? []), model] }
   }
 
   function setConflict(found: Conflict) {
@@ -219,8 +224,9 @@ export const useWallStore = defineStore('wall', () => {
     const { logEntryFaults } = checks.value
     const at = new Date().toISOString()
     // Plain, whatever it was typed in: a device keeps nothing that is watched.
-    const entries = (JSON.parse(JSON.stringify(said)) as NewEntry[])
-      .map(each => ({ id: newId(), at, by, person, device: deviceId(), wall: id.value, ...each }) as LogEntry)
+    const entries = (JSON.parse(JSON.stringify(said)) as NewEntry[]).map(
+      each => ({ id: newId(), at, by, person, device: deviceId(), wall: id.value, ...each }) as LogEntry,
+    )
     const faults = entries.flatMap(entry => logEntryFaults(entry))
     if (faults.length === 0) unwritten.value = [...unwritten.value, entries.map(entry => ({ site: site.value, entry }))]
     return faults

@@ -33,7 +33,11 @@ export function hearWall(device: Device, site: string, id: string): () => void {
   async function noteEntries(entries: LogEntry[]) {
     await device.transaction('rw', device.seen, async () => {
       const seen = await device.seen.get(key)
-      if (seen) await device.seen.put({ ...seen, state: { ...seen.state, job: { ...seen.state.job, log: joined(seen.state.job.log, entries) } } })
+      if (seen)
+        await device.seen.put({
+          ...seen,
+          state: { ...seen.state, job: { ...seen.state.job, log: joined(seen.state.job.log, entries) } },
+        })
     })
   }
   async function noteSaved(version: number) {
@@ -52,19 +56,33 @@ export function hearWall(device: Device, site: string, id: string): () => void {
     if (ended || document.hidden || !navigator.onLine) return
     source = new EventSource(`/api${path}/events`)
     source.addEventListener('open', () => quietly(refetch))
-    source.addEventListener('log', ({ data }) => quietly(() => noteEntries((JSON.parse(data as string) as { entries: LogEntry[] }).entries)))
-    source.addEventListener('saved', ({ data }) => quietly(() => noteSaved((JSON.parse(data as string) as { version: number }).version)))
+    source.addEventListener('log', ({ data }) =>
+      quietly(() => noteEntries((JSON.parse(data as string) as { entries: LogEntry[] }).entries)),
+    )
+    source.addEventListener('saved', ({ data }) =>
+      quietly(() => noteSaved((JSON.parse(data as string) as { version: number }).version)),
+    )
     source.addEventListener('error', () => {
       hush()
       timer = setTimeout(hear, AGAIN)
     })
   }
   const changed = () => hear()
-  for (const [target, name] of [[document, 'visibilitychange'], [window, 'online'], [window, 'offline']] as const) target.addEventListener(name, changed)
+  for (const [target, name] of [
+    [document, 'visibilitychange'],
+    [window, 'online'],
+    [window, 'offline'],
+  ] as const)
+    target.addEventListener(name, changed)
   hear()
   return () => {
     ended = true
     hush()
-    for (const [target, name] of [[document, 'visibilitychange'], [window, 'online'], [window, 'offline']] as const) target.removeEventListener(name, changed)
+    for (const [target, name] of [
+      [document, 'visibilitychange'],
+      [window, 'online'],
+      [window, 'offline'],
+    ] as const)
+      target.removeEventListener(name, changed)
   }
 }

@@ -29,7 +29,8 @@ const alone = <Result>(act: () => Promise<Result>): Promise<Result> =>
 /**
  * Everything that is done on this device and that the server does not have yet, whatever page is open: pictures, what
  * was frozen, entries of the log, changes of walls. It is kept first and then sent, each kind in order and each thing
- * once. What the server refuses is set aside with the reason and is in nobody's way; what only had no answer is sent again.
+ * once. What the server refuses is set aside with the reason and is in nobody's way; what only had no answer is sent
+ * again.
  */
 export class Outbox {
   readonly state: OutboxState = { sending: false, offline: false }

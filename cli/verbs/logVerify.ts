@@ -7,7 +7,9 @@ import type { Job } from '../../core/job'
 import { jobIn } from '../input'
 import type { Verb } from '../verb'
 
-/** Photos that entries name and that are not in the folder of photos beside the file, where there is one; a line each. */
+/**
+ * Photos that entries name and that are not in the folder of photos beside the file, where there is one; a line each.
+ */
 function photosMissing(file: string, { log }: Job): string {
   const folder = join(dirname(file), 'photos')
   if (file === '-' || !existsSync(folder)) return ''

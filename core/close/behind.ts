@@ -30,10 +30,12 @@ export function behindOf(
       ...holes.map(({ id: hole, x, y, row, fastener, depth }) => {
         const made = built.holes.findLast(each => each.hole === hole)
         return words`${row}: ${made?.x ?? x} from wall left, ${made?.y ?? y} above floor:
-          ${nameOf(fastener)}${depth === undefined
-            ? []
-            : words`, drilled
-            ${depth} deep`}${made ? (made.result === 'hit' ? '' : `, ${RESULT_NAMES[made.result]}`) : ', not recorded as drilled'}`
+          ${nameOf(fastener)}${
+            depth === undefined
+              ? []
+              : words`, drilled
+            ${depth} deep`
+          }${made ? (made.result === 'hit' ? '' : `, ${RESULT_NAMES[made.result]}`) : ', not recorded as drilled'}`
       }),
       ...dead.map(
         ({ x, y, result, note }) =>

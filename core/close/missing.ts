@@ -27,6 +27,11 @@ function checksMissing(checks: Check[]): Missing[] {
   return [...stops, ...others, ...unrecorded]
 }
 
+const one = (severity: Missing['severity'], when: boolean, what: () => Text): Missing[] =>
+  when ? [{ severity, what: what() }] : []
+const caution = (what: Text): Missing => ({ severity: 'caution', what })
+const counted = (list: unknown[], one: string, many: string) => `${list.length} ${list.length === 1 ? one : many}`
+
 /** What a wall lacks before it is handed over, the gravest first. */
 export function missingFor(
   arrays: ArrayPlan[],
@@ -35,37 +40,46 @@ export function missingFor(
   findings: Finding[],
 ): Missing[] {
   const screens = arrays.flatMap(({ positions }) => positions)
-  const without = (has: (id: string) => boolean) => screens.filter(({ id }) => !has(id)).map(({ row, column }) => `R${row} C${column}`)
+  const without = (has: (id: string) => boolean) =>
+    screens.filter(({ id }) => !has(id)).map(({ row, column }) => `R${row} C${column}`)
   const label = new Map(screens.map(({ id, row, column }) => [id, `R${row} C${column}`]))
-  const [unhung, unlocked, unnamed] = [without(id => built.hung.includes(id)), without(id => !built.hung.includes(id) || record.locked.has(id)), without(id => record.serials.has(id))]
+  const [unhung, unlocked, unnamed] = [
+    without(id => built.hung.includes(id)),
+    without(id => !built.hung.includes(id) || record.locked.has(id)),
+    without(id => record.serials.has(id)),
+  ]
   const perhaps = without(id => built.hung.includes(id) || record.locked.has(id))
   const unmade = compared.holes.filter(({ made }) => made === undefined).length
   const off = compared.seams.filter(({ closed }) => !closed)
-  const unread = arrays.filter(({ id, positions }) => positions.length > 1 && !record.seams.some(({ array }) => array === id))
+  const unread = arrays.filter(
+    ({ id, positions }) => positions.length > 1 && !record.seams.some(({ array }) => array === id),
+  )
   const stops = findings.filter(({ severity }) => severity === 'stop')
   const failed = [...record.tested.values()].filter(({ passed }) => !passed)
-  const one = (severity: Missing['severity'], when: boolean, what: () => Text): Missing[] => when ? [{ severity, what: what() }] : []
+  const snags = stillOpen(record)
   return [
-    ...one('stop', stops.length > 0, () => words`${String(stops.length)} ${stops.length === 1 ? 'stop is' : 'stops are'} open in the plan.`),
+    ...one('stop', stops.length > 0, () => words`${counted(stops, 'stop is', 'stops are')} open in the plan.`),
     ...one('stop', unlocked.length > 0, () => words`Hung but not locked: ${listed(unlocked)}. Keep everyone clear
       below a screen that is not locked.`),
-    ...serialTwice(record).map(({ serial, screens }): Missing => ({ severity: 'caution', what: words`Serial number
-      ${serial} is recorded for ${screens.map(id => label.get(id) ?? id).join(' and ')}: one of them is wrong.` })),
+    ...serialTwice(record).map(({ serial, screens }) => caution(words`Serial number ${serial} is recorded for
+      ${screens.map(id => label.get(id) ?? id).join(' and ')}: one of them is wrong.`)),
     ...checksMissing(checks),
-    ...one('caution', unmade > 0, () => words`${String(unmade)} of ${String(compared.holes.length)} holes are not
-      recorded as drilled.`),
+    ...one('caution', unmade > 0, () =>
+      words`${String(unmade)} of ${String(compared.holes.length)} holes are not recorded as drilled.`),
     ...one('caution', unhung.length > 0, () => words`Not recorded as hung: ${listed(unhung)}.`),
     ...one('caution', perhaps.length > 0, () => words`Not recorded as locked: ${listed(perhaps)}.`),
-    ...one('caution', off.length > 0, () => words`${String(off.length)} ${off.length === 1 ? 'seam, step or level was' : 'seams, steps or levels were'} out of tolerance at the last reading: ${listed(off.map(({ label, reads }) => `${label} ${reads}`))}.`),
-    ...unread.map(({ name }): Missing => ({ severity: 'caution', what: words`The seams of ${name} have not been
-      read.` })),
-    ...failed.map(({ array, note }): Missing => ({ severity: 'caution', what: words`The test pattern of
-      ${arrays.find(({ id }) => id === array)?.name ?? array} failed${note ? `: ${note}` : ''}.` })),
+    ...one('caution', off.length > 0, () =>
+      words`${counted(off, 'seam, step or level was', 'seams, steps or levels were')}
+      out of tolerance at the last reading: ${listed(off.map(({ label, reads }) => `${label} ${reads}`))}.`),
+    ...unread.map(({ name }) => caution(words`The seams of ${name} have not been read.`)),
+    ...failed.map(({ array, note }) => caution(words`The test pattern of
+      ${arrays.find(({ id }) => id === array)?.name ?? array} failed${note ? `: ${note}` : ''}.`)),
     ...one('note', unnamed.length > 0, () => words`Serial number missing: ${listed(unnamed)}.`),
-    ...one('note', arrays.some(({ id }) => !record.tested.has(id)), () => words`The test pattern has not been
-      checked.`),
-    ...one('note', stillOpen(record).length > 0, () => words`${String(stillOpen(record).length)} open
-      ${stillOpen(record).length === 1 ? 'snag' : 'snags'}.`),
-    ...record.signatures.length === 0 ? [{ severity: 'note' as const, what: words`Not signed yet.`, of: 'signature' as const }] : [],
+    ...one('note', arrays.some(({ id }) => !record.tested.has(id)), () =>
+      words`The test pattern has not been checked.`),
+    ...one('note', snags.length > 0, () => words`${counted(snags, 'open snag', 'open snags')}.`),
+    ...record.signatures.length === 0
+      ? [{ severity: 'note' as const, what: words`Not signed yet.`, of: 'signature' as const }]
+      : [],
   ]
 }

@@ -1,5 +1,5 @@
 import { orientDisplay } from '../arrange'
-import type { Catalogue, Display, ScreenArray } from '../job'
+import type { Catalogue, Display, Mount, ScreenArray } from '../job'
 import { mountModels, type Position } from '../mount'
 import { beside, words, type Text } from '../units'
 
@@ -13,35 +13,93 @@ export interface Changed {
 /** Cases that differ by less than this fill the same place, mm. */
 const SAME = 0.05
 
+const said = (severity: Changed['severity'], about: Changed['about'], what: Text): Changed =>
+  ({ severity, about, what })
+const change = (mm: number, less: string, more: string) => words`${Math.abs(mm)} ${mm > 0 ? more : less}`
+
+/** Whether another case fits between its neighbours, and whether the picture jumps at its seams. */
+function caseChanges(now: Display, next: Display, { orientation }: Position, { gap }: ScreenArray): Changed[] {
+  const [was, will] = [orientDisplay(now, orientation), orientDisplay(next, orientation)]
+  const [wider, higher] = [will.width - was.width, will.height - was.height]
+  const grows = wider / 2 > gap.x || higher / 2 > gap.y
+  const isSame = Math.abs(wider) < SAME && Math.abs(higher) < SAME
+  const by = words`The case is ${change(wider, 'narrower', 'wider')} and ${change(higher, 'shorter', 'taller')}`
+  const edges = ['top', 'right', 'bottom', 'left'] as const
+  return [
+    isSame
+      ? said('note', 'seams', words`The case is the same size: the horizontal gap stays ${gap.x}, the vertical gap
+          ${gap.y}.`)
+      : grows
+        ? said('stop', 'seams', words`${by}: it does not fit between its neighbours, where the gaps are ${gap.x} and
+            ${gap.y}.`)
+        : said('caution', 'seams', words`${by}: the gaps around it change by half of that on each side.`),
+    ...edges.some(edge => Math.abs(next.bezel[edge] - now.bezel[edge]) >= SAME)
+      ? [said('caution', 'seams', words`The bezels differ, so the picture jumps at its seams. Enter the new bezels and
+          redo the bezel compensation.`)]
+      : [],
+  ]
+}
+
+/** Whether the bracket fits another mounting pattern, and hangs it where the old one hung. */
+function patternChanges({ vesa: now }: Display, { vesa: next }: Display): Changed[] {
+  const aside = { x: next.offset.x - now.offset.x, y: next.offset.y - now.offset.y }
+  return [
+    next.width === now.width && next.height === now.height
+      ? said('note', 'mount', words`The mounting pattern is the same, ${next.width} × ${next.height}.`)
+      : said('stop', 'mount', words`The mounting pattern is ${next.width} × ${next.height} instead of ${now.width} ×
+          ${now.height}: the bracket does not fit without an adapter from the mount’s maker.`),
+    ...Math.hypot(aside.x, aside.y) >= SAME
+      ? [said('caution', 'mount', words`The centre of its mounting pattern is ${beside(aside)} the old one: the
+          adjusters must take that up, or the screen hangs out of position.`)]
+      : [],
+    ...next.thread !== now.thread || next.insertDepth !== now.insertDepth
+      ? [said('caution', 'mount', words`The thread or insert depth differs: measure the old screws before reusing
+          them.`)]
+      : [],
+  ]
+}
+
+/** Whether its mount carries another mass. */
+const massChanges = (now: Display, next: Display, mount: Mount | undefined): Changed[] => [
+  ...mount && next.mass > mount.capacity
+    ? [said('stop', 'mount', words`It weighs ${String(next.mass)} kg; the mount carries at most
+        ${String(mount.capacity)} kg.`)]
+    : [],
+  ...next.mass > now.mass
+    ? [said('caution', 'mount', words`It is ${(next.mass - now.mass).toFixed(1)} kg heavier: check the loads of its
+        plate in Fix before hanging it.`)]
+    : [],
+]
+
+/** Whether the pixel map changes. */
+const pictureChanges = ({ resolution: now }: Display, { resolution: next }: Display): Changed[] => [
+  next.x !== now.x || next.y !== now.y
+    ? said('caution', 'pixels', words`The resolution is ${String(next.x)} × ${String(next.y)} instead of
+        ${String(now.x)} × ${String(now.y)}: the pixel map changes; export it again.`)
+    : said('note', 'pixels', words`The resolution is the same: the pixel map does not change.`),
+]
+
 /**
  * What changes where another model of display takes the place of a screen: whether it fits the place and its seams, the
  * mount's pattern and load, how far it stands out, its share of the picture and of its circuit.
  */
 export function replacementOf(position: Position, next: Display, array: ScreenArray, catalogue: Catalogue): Changed[] {
   const now = catalogue.displays.find(({ id }) => id === position.model)
+  if (!now)
+    return [said('stop', 'seams', words`The current model is not in the catalogue, so the change cannot be assessed.`)]
   const mount = mountModels(array, catalogue)(position)
-  if (!now) return [{ severity: 'stop', about: 'seams', what: words`The current model is not in the catalogue, so the change cannot be assessed.` }]
-  const [was, will] = [orientDisplay(now, position.orientation), orientDisplay(next, position.orientation)]
-  const [wider, higher] = [will.width - was.width, will.height - was.height]
-  const grows = wider / 2 > array.gap.x || higher / 2 > array.gap.y
-  const change = (mm: number, less: string, more: string) => words`${Math.abs(mm)} ${mm > 0 ? more : less}`
-  const bezel = (edge: keyof Display['bezel']) => next.bezel[edge] - now.bezel[edge]
   return [
-    ...Math.abs(wider) < SAME && Math.abs(higher) < SAME
-      ? [{ severity: 'note' as const, about: 'seams' as const, what: words`The case is the same size: the horizontal gap stays ${array.gap.x}, the vertical gap ${array.gap.y}.` }]
-      : [{ severity: grows ? 'stop' as const : 'caution' as const, about: 'seams' as const, what: words`The case is ${change(wider, 'narrower', 'wider')} and ${change(higher, 'shorter', 'taller')}: ${grows ? words`it does not fit between its neighbours, where the gaps are ${array.gap.x} and ${array.gap.y}.` : 'the gaps around it change by half of that on each side.'}` }],
-    ...(['top', 'right', 'bottom', 'left'] as const).some(edge => Math.abs(bezel(edge)) >= SAME) ? [{ severity: 'caution' as const, about: 'seams' as const, what: words`The bezels differ, so the picture jumps at its seams. Enter the new bezels and redo the bezel compensation.` }] : [],
-    ...next.vesa.width === now.vesa.width && next.vesa.height === now.vesa.height
-      ? [{ severity: 'note' as const, about: 'mount' as const, what: words`The mounting pattern is the same, ${next.vesa.width} × ${next.vesa.height}.` }]
-      : [{ severity: 'stop' as const, about: 'mount' as const, what: words`The mounting pattern is ${next.vesa.width} × ${next.vesa.height} instead of ${now.vesa.width} × ${now.vesa.height}: the bracket does not fit without an adapter from the mount’s maker.` }],
-    ...Math.hypot(next.vesa.offset.x - now.vesa.offset.x, next.vesa.offset.y - now.vesa.offset.y) >= SAME ? [{ severity: 'caution' as const, about: 'mount' as const, what: words`The centre of its mounting pattern is ${beside({ x: next.vesa.offset.x - now.vesa.offset.x, y: next.vesa.offset.y - now.vesa.offset.y })} the old one: the adjusters must take that up, or the screen hangs out of position.` }] : [],
-    ...next.vesa.thread !== now.vesa.thread || next.vesa.insertDepth !== now.vesa.insertDepth ? [{ severity: 'caution' as const, about: 'mount' as const, what: words`The thread or insert depth differs: measure the old screws before reusing them.` }] : [],
-    ...mount && next.mass > mount.capacity ? [{ severity: 'stop' as const, about: 'mount' as const, what: words`It weighs ${String(next.mass)} kg; the mount carries at most ${String(mount.capacity)} kg.` }] : [],
-    ...next.mass > now.mass ? [{ severity: 'caution' as const, about: 'mount' as const, what: words`It is ${(next.mass - now.mass).toFixed(1)} kg heavier: check the loads of its plate in Fix before hanging it.` }] : [],
-    ...next.resolution.x !== now.resolution.x || next.resolution.y !== now.resolution.y
-      ? [{ severity: 'caution' as const, about: 'pixels' as const, what: words`The resolution is ${String(next.resolution.x)} × ${String(next.resolution.y)} instead of ${String(now.resolution.x)} × ${String(now.resolution.y)}: the pixel map changes; export it again.` }]
-      : [{ severity: 'note' as const, about: 'pixels' as const, what: words`The resolution is the same: the pixel map does not change.` }],
-    ...Math.abs(next.depth - now.depth) >= SAME ? [{ severity: 'caution' as const, about: 'depth' as const, what: words`Its face is ${change(next.depth - now.depth, 'farther in', 'farther out')} than its neighbours’: the depth adjusters take up at most ${mount?.adjust?.depth ?? 0}.` }] : [],
-    ...(next.power?.max ?? 0) > (now.power?.max ?? 0) ? [{ severity: 'caution' as const, about: 'power' as const, what: words`The max power is ${String(next.power!.max)} W instead of ${String(now.power?.max ?? 0)} W: check its circuit in Wire.` }] : [],
+    ...caseChanges(now, next, position, array),
+    ...patternChanges(now, next),
+    ...massChanges(now, next, mount),
+    ...pictureChanges(now, next),
+    ...Math.abs(next.depth - now.depth) >= SAME
+      ? [said('caution', 'depth', words`Its face is ${change(next.depth - now.depth, 'farther in', 'farther out')} than
+          its neighbours’: the depth adjusters take up at most ${mount?.adjust?.depth ?? 0}.`)]
+      : [],
+    ...(next.power?.max ?? 0) > (now.power?.max ?? 0)
+      ? [said('caution', 'power', words`The max power is ${String(next.power!.max)} W instead of
+          ${String(now.power?.max ?? 0)} W: check its circuit in Wire.`)]
+      : [],
   ]
 }

@@ -42,11 +42,29 @@ export const neighbourShare = (least: number, critical: number) => (1 + least / 
  * shares of its own where the sheet gives them.
  */
 export function crowdingOf(anchor: Fastener, { edges, neighbours }: Surroundings): Crowded {
-  const { edgeDistance, criticalEdge, edgeFactor, minSpacing = 0, criticalSpacing, spacingFactor, shearEdgeFactor, shearSpacingFactor, embedment } = anchor
-  const clear = { edge: embedment === undefined ? Infinity : CLEAR.edge * embedment, spacing: embedment === undefined ? Infinity : CLEAR.spacing * embedment }
-  if (criticalEdge === undefined && edges.some(({ distance }) => distance < clear.edge)) return { known: false, why: words`the data sheet of ${anchor.name ?? anchor.id} gives no critical edge distance` }
-  if (criticalSpacing === undefined && neighbours.some(({ distance }) => distance < clear.spacing)) return { known: false, why: words`the data sheet of ${anchor.name ?? anchor.id} gives no critical spacing` }
-  const least = { edge: Math.min(edgeDistance ?? 0, criticalEdge ?? 0), spacing: Math.min(minSpacing, criticalSpacing ?? 0) }
+  const {
+    edgeDistance,
+    criticalEdge,
+    edgeFactor,
+    minSpacing = 0,
+    criticalSpacing,
+    spacingFactor,
+    shearEdgeFactor,
+    shearSpacingFactor,
+    embedment,
+  } = anchor
+  const clear = {
+    edge: embedment === undefined ? Infinity : CLEAR.edge * embedment,
+    spacing: embedment === undefined ? Infinity : CLEAR.spacing * embedment,
+  }
+  if (criticalEdge === undefined && edges.some(({ distance }) => distance < clear.edge))
+    return { known: false, why: words`the data sheet of ${anchor.name ?? anchor.id} gives no critical edge distance` }
+  if (criticalSpacing === undefined && neighbours.some(({ distance }) => distance < clear.spacing))
+    return { known: false, why: words`the data sheet of ${anchor.name ?? anchor.id} gives no critical spacing` }
+  const least = {
+    edge: Math.min(edgeDistance ?? 0, criticalEdge ?? 0),
+    spacing: Math.min(minSpacing, criticalSpacing ?? 0),
+  }
   const reduced = (atEdge: number | undefined, atSpacing: number | undefined, borrowed: string): Crowding => {
     const steps: Step[] = []
     let factor = 1
@@ -54,15 +72,31 @@ export function crowdingOf(anchor: Fastener, { edges, neighbours }: Surroundings
       if (critical === undefined || distance >= critical) return
       const left = shareLeft(distance, from, critical, share)
       factor *= left
-      steps.push({ label, expression: words`${distance} away; full value from ${critical},
-        ${String(Math.round(100 * share))} % at ${from}${borrowed}`, value: left, unit: '', source: 'maker’s data sheet, linear in between' })
+      steps.push({
+        label,
+        expression: words`${distance} away; full value from ${critical},
+        ${String(Math.round(100 * share))} % at ${from}${borrowed}`,
+        value: left,
+        unit: '',
+        source: 'maker’s data sheet, linear in between',
+      })
     }
-    for (const { name, distance } of edges) reduce(`Edge factor, ${name}`, distance, least.edge, criticalEdge, atEdge ?? (criticalEdge ? least.edge / criticalEdge : 1))
-    for (const { side, distance } of neighbours) reduce(`Spacing factor, anchor ${side === 'left' || side === 'right' ? `to the ${side}` : side}`, distance, least.spacing, criticalSpacing, atSpacing ?? (criticalSpacing ? neighbourShare(least.spacing, criticalSpacing) : 1))
+    const edgeShare = atEdge ?? (criticalEdge ? least.edge / criticalEdge : 1)
+    for (const { name, distance } of edges)
+      reduce(`Edge factor, ${name}`, distance, least.edge, criticalEdge, edgeShare)
+    const spacingShare = atSpacing ?? (criticalSpacing ? neighbourShare(least.spacing, criticalSpacing) : 1)
+    for (const { side, distance } of neighbours) {
+      const where = side === 'left' || side === 'right' ? `to the ${side}` : side
+      reduce(`Spacing factor, anchor ${where}`, distance, least.spacing, criticalSpacing, spacingShare)
+    }
     return { factor, steps }
   }
   const own = shearEdgeFactor !== undefined || shearSpacingFactor !== undefined
-  return { known: true, tension: reduced(edgeFactor, spacingFactor, ''), shear: reduced(shearEdgeFactor ?? edgeFactor, shearSpacingFactor ?? spacingFactor, own ? '' : ', as in tension') }
+  return {
+    known: true,
+    tension: reduced(edgeFactor, spacingFactor, ''),
+    shear: reduced(shearEdgeFactor ?? edgeFactor, shearSpacingFactor ?? spacingFactor, own ? '' : ', as in tension'),
+  }
 }
 
 interface Place { x: number, y: number }

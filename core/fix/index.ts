@@ -78,15 +78,9 @@ function casesOf(judgements: Judgement[]): FixingCase[] {
 }
 
 function fixPair(
-  array: ScreenArray,
-  wall: Wall,
-  fastener: Fastener | undefined,
-  { display, mount, positions }: Pair,
-  judgements: Judgement[],
-  judging: Judging,
-  { catalogue, site }: PlanContext,
+  { display, mount, positions }: Pair, judgements: Judgement[], judging: Judging, { catalogue, site }: PlanContext,
 ): Fixing {
-  const { bearer, carrier, strips } = judging
+  const { array, wall, fastener, bearer, carrier, strips } = judging
   const kit = catalogue.screwKits?.find(({ thread }) => thread === display.vesa.thread)
   const mine = judgements.filter(({ position }) => positions.includes(position))
   const wire = wireUse(judging, { display, mount, positions })
@@ -100,33 +94,54 @@ function fixPair(
     cases: casesOf(mine),
     screw: chooseScrew(display, mount.bracket, kit, array.spacer),
     ...(fastener && { drive: driveOf(fastener, wall, bearer(mount), site?.units) }),
-    ...(carrier?.kind === 'rail'
-      && mine.length > 0 && {
-      rail: railUse(
-        carrier,
-        strips,
-        mine.flatMap(({ bolts }) => bolts),
-      ),
-    }),
+    ...carrier?.kind === 'rail' && mine.length > 0
+    && { rail: railUse(carrier, strips, mine.flatMap(({ bolts }) => bolts)) },
     ...(wire && { wire }),
   }
 }
 
 /** Why a fastener's strength is not known, in any hole of the array. */
-function whyUnknown(
-  fastener: Fastener,
-  wall: Wall,
-  judging: Judging,
-  mount: Mount,
-  rules: PlanContext['rules'],
-  positions: Position[],
-): Text | undefined {
+function whyUnknown(fastener: Fastener, judging: Judging, { mount, positions }: Pair): Text | undefined {
+  const { wall, rules } = judging
   const holes = positions.flatMap(({ holes = [] }) => holes)
   for (const around of isFramed(wall) || holes.length === 0 ? [undefined] : holes.map(judging.around)) {
     const known = strengthOf(fastener, wall, judging.bearer(mount), rules, false, around)
     if (!known.known) return known.why
   }
   return undefined
+}
+
+/** What is said of one pair of display and mount: of its fasteners, of what carries it, and of its screws. */
+function pairFindings(judging: Judging, pair: Pair, fixing: Fixing, judgements: Judgement[]): Finding[] {
+  const { array, fastener, carrier } = judging
+  const { display, mount, positions } = pair
+  const bolts = judgements.filter(({ position }) => positions.includes(position)).flatMap(({ bolts }) => bolts)
+  return [
+    ...fastener ? useFindings(array, fixing, fastener, mount, whyUnknown(fastener, judging, pair)) : [],
+    ...carriedFindings(array, fixing, carrier, bolts),
+    ...spacerFindings(array, display),
+    ...screwFindings(array, fixing, display.name),
+  ]
+}
+
+/** All that is said of what holds an array. */
+function findingsOf(
+  judging: Judging, positions: Position[], pairs: Pair[], fixings: Fixing[],
+  { judgements, unheld }: ReturnType<typeof judgePositions>,
+): Finding[] {
+  const { array, wall, fastener, rules } = judging
+  const mounts = pairs.map(({ mount }) => mount)
+  return [
+    ...unheldFindings(array, unheld),
+    ...handFindings(array, positions, wall, rules),
+    ...windFindings(array, wall),
+    ...loadFindings(array, mounts, wall.structure.kind),
+    ...partFindings(judging, pairs),
+    ...fastener ? seatFindings(judging, fastener, positions, mounts) : [],
+    ...loadedEdgeFindings(array, judgements),
+    ...wireFindings(judging, pairs),
+    ...fixings.flatMap((fixing, n) => pairFindings(judging, pairs[n]!, fixing, judgements)),
+  ]
 }
 
 /**
@@ -136,36 +151,50 @@ function whyUnknown(
  * @param around the rails or boards that its plates stand on; the wall's members; and all holes of the wall, of
  *   other arrays too: anchors near one another weaken each other
  */
-export function fix(array: ScreenArray, positions: Position[], document: Wall, context: PlanContext, { strips = [], members = [], everyHole = positions.flatMap(({ holes = [] }) => holes) }: { strips?: Strip[], members?: Member[], everyHole?: Point[] } = {}): Fixed {
+export function fix(
+  array: ScreenArray,
+  positions: Position[],
+  document: Wall,
+  context: PlanContext,
+  {
+    strips = [],
+    members = [],
+    everyHole = positions.flatMap(({ holes = [] }) => holes),
+  }: { strips?: Strip[], members?: Member[], everyHole?: Point[] } = {},
+): Fixed {
   const fastener = context.catalogue.fasteners.find(({ id }) => id === array.fastener)
   const wall = wallFor(document, fastener?.base)
   const pairs = pairsOf(array, positions, context.catalogue)
   const carrier: Carrier | undefined = isFramed(wall) ? array.carrier : undefined
   const judging: Judging = {
-    array, wall, fastener, rules: context.rules, carrier, strips, members, around: surroundingsIn(wall, everyHole),
-    bearer: mount => carrier ? carrierBearer(carrier) : bearerOf(mount, array),
+    array,
+    wall,
+    fastener,
+    rules: context.rules,
+    carrier,
+    strips,
+    members,
+    around: surroundingsIn(wall, everyHole),
+    bearer: mount => (carrier ? carrierBearer(carrier) : bearerOf(mount, array)),
   }
-  const { judgements, unheld } = judgePositions(pairs, judging)
-  const fixings = pairs.map(pair => fixPair(array, wall, fastener, pair, judgements, judging, context))
+  const judged = judgePositions(pairs, judging)
+  const { judgements } = judged
+  const fixings = pairs.map(pair => fixPair(pair, judgements, judging, context))
   return {
     fixings,
-    loads: new Map(judgements.map(({ position, cases }) => [position.id, cases.map(({ case: name, hole, load, shear, utilisation }): PlateUse => ({ case: name, fastener: hole, shear, tension: load.tension, ...utilisation !== undefined && { utilisation } }))])),
-    findings: [
-      ...unheldFindings(array, unheld),
-      ...handFindings(array, positions, wall, context.rules),
-      ...windFindings(array, wall),
-      ...loadFindings(array, pairs.map(({ mount }) => mount), wall.structure.kind),
-      ...partFindings(judging, pairs),
-      ...fastener ? seatFindings(judging, fastener, positions, pairs.map(({ mount }) => mount)) : [],
-      ...loadedEdgeFindings(array, judgements),
-      ...wireFindings(judging, pairs),
-      ...fixings.flatMap((fixing, n) => [
-        ...fastener ? useFindings(array, fixing, fastener, pairs[n]!.mount, whyUnknown(fastener, wall, judging, pairs[n]!.mount, context.rules, pairs[n]!.positions)) : [],
-        ...carriedFindings(array, fixing, carrier, judgements.filter(({ position }) => pairs[n]!.positions.includes(position)).flatMap(({ bolts }) => bolts)),
-        ...spacerFindings(array, pairs[n]!.display),
-        ...screwFindings(array, fixing, pairs[n]!.display.name),
+    loads: new Map(
+      judgements.map(({ position, cases }) => [
+        position.id,
+        cases.map(({ case: name, hole, load, shear, utilisation }): PlateUse => ({
+          case: name,
+          fastener: hole,
+          shear,
+          tension: load.tension,
+          ...(utilisation !== undefined && { utilisation }),
+        })),
       ]),
-    ],
+    ),
+    findings: findingsOf(judging, positions, pairs, fixings, judged),
   }
 }
 

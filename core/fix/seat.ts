@@ -67,27 +67,23 @@ function woodFindings(about: About, name: string, screw: Fastener, wall: Wall, b
   const over = joint.plate + joint.covering
   const through = memberDepth === undefined ? 0 : screw.length - over - memberDepth
   if (through > 1e-9)
-    return [
-      {
-        ...stop,
-        code: 'fastener-through-member' as const,
-        message: words`${name} comes ${through} through the back of the stud, which is ${memberDepth!} deep.`,
-        remedy: words`Use a shorter screw.`,
-      },
-    ]
+    return [{
+      ...stop,
+      code: 'fastener-through-member' as const,
+      message: words`${name} comes ${through} through the back of the stud, which is ${memberDepth!} deep.`,
+      remedy: words`Use a shorter screw.`,
+    }]
   const { of, diameters, rule } = fastenerKindOf(screw).wood!.seat
   const inWood = of === 'thread' ? threadInWood(screw, joint) : penetration(screw, joint)
   const least = diameters * screw.diameter
   return inWood < least - 1e-9
-    ? [
-        {
-          ...stop,
-          code: 'penetration-too-small' as const,
-          message: words`${name} has ${inWood} ${of === 'thread' ? 'of thread ' : ''}in the wood, tip excluded; the
-            minimum is ${least}, ${rule}.`,
-          remedy: words`Use a longer screw.`,
-        },
-      ]
+    ? [{
+        ...stop,
+        code: 'penetration-too-small' as const,
+        message: words`${name} has ${inWood} ${of === 'thread' ? 'of thread ' : ''}in the wood, tip excluded; the
+          minimum is ${least}, ${rule}.`,
+        remedy: words`Use a longer screw.`,
+      }]
     : []
 }
 
@@ -97,12 +93,41 @@ const OPEN_UNITS = {
   brick: ['solid part behind the face', 'perforated brick'],
 } as const
 
+/** A caution where a data sheet allows more tension than breakout of this very concrete does. */
+function breakoutCaution(
+  about: About, name: string, anchor: Fastener, { kind, strength }: Wall['structure'],
+): Finding[] {
+  const { embedment, allowable } = anchor
+  if (kind !== 'concrete' || strength === undefined || !allowable || embedment === undefined) return []
+  const most = breakout(strength, embedment).value * ALLOWED_OF_STRENGTH
+  if (allowable.tension <= most) return []
+  return [{
+    ...about,
+    severity: 'caution',
+    code: 'allowable-over-breakout',
+    message: words`The data sheet of ${name} allows ${quantity(Math.round(allowable.tension), 'N')} tension; breakout of
+      ${quantity(strength, 'MPa')} concrete allows only ${quantity(Math.round(most), 'N')} (ACI 318 17.6.2).`,
+    remedy: words`Check the data sheet’s figure for this concrete and embedment.`,
+  }]
+}
+
 /** Whether an anchor is long enough, and its base thick enough and known. */
-function anchorFindings(about: About, name: string, anchor: Fastener, { structure, covering }: Wall, bearer: Bearer | undefined): Finding[] {
+function anchorFindings(
+  about: About,
+  name: string,
+  anchor: Fastener,
+  { structure, covering }: Wall,
+  bearer: Bearer | undefined,
+): Finding[] {
   const { masonry, units: unit = 'block' } = structureKindOf(structure)
   if (!masonry) return []
   const stop = { ...about, severity: 'stop' as const }
-  const notKnown = (code: CodeOf<'stop'> & `${string}-not-known`, what: string, where: string): Finding => ({ ...stop, code, message: words`The ${what} of ${where} is not known, so the capacity of ${name} is not known.`, remedy: words`Enter it ${where === name ? 'in the catalogue, from the maker’s data sheet' : 'in Survey'}.` })
+  const notKnown = (code: CodeOf<'stop'> & `${string}-not-known`, what: string, where: string): Finding => ({
+    ...stop,
+    code,
+    message: words`The ${what} of ${where} is not known, so the capacity of ${name} is not known.`,
+    remedy: words`Enter it ${where === name ? 'in the catalogue, from the maker’s data sheet' : 'in Survey'}.`,
+  })
   const { embedment } = anchor
   const [over, base, least] = [overOf(anchor, { covering }, bearer), baseThickness(structure), thinnestBase(anchor)]
   const short = over + (embedment ?? 0) - anchor.length
@@ -114,18 +139,31 @@ function anchorFindings(about: About, name: string, anchor: Fastener, { structur
     if (!hollow) return [notKnown('thickness-not-known', 'thickness', 'the wall')]
     return [notKnown('face-shell-thickness-not-known', `thickness of the ${shell}`, `the ${open}`)]
   }
-  const check = structure.kind === 'concrete' && structure.strength !== undefined && anchor.allowable && embedment !== undefined ? breakout(structure.strength, embedment).value * ALLOWED_OF_STRENGTH : undefined
   return [
-    ...embedment === undefined ? [notKnown('embedment-not-known', 'embedment', name)] : [],
-    ...anchor.edgeDistance === undefined
+    ...(embedment === undefined ? [notKnown('embedment-not-known', 'embedment', name)] : []),
+    ...(anchor.edgeDistance === undefined
       ? [notKnown('least-edge-distance-not-known', 'minimum edge distance', name)]
-      : [],
+      : []),
     ...baseNotKnown(),
-    ...embedment !== undefined && short > 1e-9 ? [{ ...stop, code: 'anchor-too-short' as const, message: words`${name} is ${short} too short: covering, plate and nut take ${over}, embedment takes ${embedment}, together ${over + embedment}.`, remedy: words`Use a longer anchor.` }] : [],
-    ...base !== undefined && embedment !== undefined && base < least - 1e-9 ? [{ ...stop, code: 'base-too-thin' as const, message: words`${hollow ? `The ${shell} of the ${open}` : 'The wall'} is ${base} thick; ${name} requires at least ${least}.`, remedy: words`Use an anchor with less embedment${hollow ? `, or one made for ${open}` : ''}.` }] : [],
-    ...check !== undefined && anchor.allowable!.tension > check
-      ? [{ ...about, severity: 'caution' as const, code: 'allowable-over-breakout' as const, message: words`The data sheet of ${name} allows ${quantity(Math.round(anchor.allowable!.tension), 'N')} tension; breakout of ${quantity(structure.strength!, 'MPa')} concrete allows only ${quantity(Math.round(check), 'N')} (ACI 318 17.6.2).`, remedy: words`Check the data sheet’s figure for this concrete and embedment.` }]
-      : [],
+    ...(embedment !== undefined && short > 1e-9
+      ? [{
+          ...stop,
+          code: 'anchor-too-short' as const,
+          message: words`${name} is ${short} too short: covering, plate and nut take ${over}, embedment takes
+            ${embedment}, together ${over + embedment}.`,
+          remedy: words`Use a longer anchor.`,
+        }]
+      : []),
+    ...(base !== undefined && embedment !== undefined && base < least - 1e-9
+      ? [{
+          ...stop,
+          code: 'base-too-thin' as const,
+          message: words`${hollow ? `The ${shell} of the ${open}` : 'The wall'} is ${base} thick; ${name} requires at
+            least ${least}.`,
+          remedy: words`Use an anchor with less embedment${hollow ? `, or one made for ${open}` : ''}.`,
+        }]
+      : []),
+    ...breakoutCaution(about, name, anchor, structure),
   ]
 }
 
@@ -159,32 +197,28 @@ function anchorDistanceFindings(
   )
   return [
     ...(atEdge.length > 0
-      ? [
-          {
-            ...about,
-            severity: 'stop' as const,
-            code: 'edge-too-near' as const,
-            facts: [atEdge.length],
-            message: words`${namesOf([...new Set(atEdge.map(({ hole }) => hole.name))])}:
-              ${Math.min(...atEdge.map(({ edge }) => edge.distance))} from ${atEdge[0]!.edge.name}; ${name} requires
-              at least ${edgeDistance!}.`,
-            remedy: words`Move the array, or use an anchor with a smaller minimum edge distance.`,
-          },
-        ]
+      ? [{
+          ...about,
+          severity: 'stop' as const,
+          code: 'edge-too-near' as const,
+          facts: [atEdge.length],
+          message: words`${namesOf([...new Set(atEdge.map(({ hole }) => hole.name))])}:
+            ${Math.min(...atEdge.map(({ edge }) => edge.distance))} from ${atEdge[0]!.edge.name}; ${name} requires
+            at least ${edgeDistance!}.`,
+          remedy: words`Move the array, or use an anchor with a smaller minimum edge distance.`,
+        }]
       : []),
     ...(together.length > 0
-      ? [
-          {
-            ...about,
-            severity: 'stop' as const,
-            code: 'spacing-too-near' as const,
-            facts: [together.length],
-            message: words`${namesOf([...new Set(together.map(({ hole }) => hole.name))])}:
-              ${Math.min(...together.map(({ distance }) => distance))} apart; ${name} requires at least
-              ${minSpacing!}.`,
-            remedy: words`Move one hole within its slot, or use an anchor with a smaller minimum spacing.`,
-          },
-        ]
+      ? [{
+          ...about,
+          severity: 'stop' as const,
+          code: 'spacing-too-near' as const,
+          facts: [together.length],
+          message: words`${namesOf([...new Set(together.map(({ hole }) => hole.name))])}:
+            ${Math.min(...together.map(({ distance }) => distance))} apart; ${name} requires at least
+            ${minSpacing!}.`,
+          remedy: words`Move one hole within its slot, or use an anchor with a smaller minimum spacing.`,
+        }]
       : []),
   ]
 }
@@ -213,32 +247,28 @@ function woodDistanceFindings(
   const atEnd = holes.map(hole => ({ hole, away: endsOf(hole) })).filter(({ away }) => away < end - 1e-9)
   return [
     ...(near.length > 0
-      ? [
-          {
-            ...about,
-            severity: 'stop' as const,
-            code: 'fasteners-too-near' as const,
-            facts: [near.length],
-            message: words`${namesOf([...new Set(near.flatMap(({ names }) => names))])} are
-              ${Math.min(...near.map(({ apart }) => apart))} apart in one piece of wood; ${name} requires ${spacing},
-              four diameters (NDS table 12.5.1B).`,
-            remedy: words`Shift one of the plates, or move a hole within its slot.`,
-          },
-        ]
+      ? [{
+          ...about,
+          severity: 'stop' as const,
+          code: 'fasteners-too-near' as const,
+          facts: [near.length],
+          message: words`${namesOf([...new Set(near.flatMap(({ names }) => names))])} are
+            ${Math.min(...near.map(({ apart }) => apart))} apart in one piece of wood; ${name} requires ${spacing},
+            four diameters (NDS table 12.5.1B).`,
+          remedy: words`Shift one of the plates, or move a hole within its slot.`,
+        }]
       : []),
     ...(atEnd.length > 0
-      ? [
-          {
-            ...about,
-            severity: 'stop' as const,
-            code: 'end-too-near' as const,
-            facts: [atEnd.length],
-            message: words`${namesOf(atEnd.map(({ hole }) => hole.name))}:
-              ${Math.min(...atEnd.map(({ away }) => away))} from the end of the stud; ${name} requires ${end}, seven
-              diameters (NDS table 12.5.1B).`,
-            remedy: words`Move the plate up or down the stud.`,
-          },
-        ]
+      ? [{
+          ...about,
+          severity: 'stop' as const,
+          code: 'end-too-near' as const,
+          facts: [atEnd.length],
+          message: words`${namesOf(atEnd.map(({ hole }) => hole.name))}:
+            ${Math.min(...atEnd.map(({ away }) => away))} from the end of the stud; ${name} requires ${end}, seven
+            diameters (NDS table 12.5.1B).`,
+          remedy: words`Move the plate up or down the stud.`,
+        }]
       : []),
   ]
 }
@@ -250,11 +280,26 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
   const name = fastener.name ?? fastener.id
   const { kind } = wall.structure
   if (fastener.base !== kind) {
-    return [{ ...about, severity: 'stop', code: 'fastener-of-another-base' as const, message: words`${name} is for ${choiceName(fastener.base)}; this wall is ${choiceName(kind)}.`, remedy: words`Choose a fastener made for this wall.` }]
+    return [{
+      ...about,
+      severity: 'stop',
+      code: 'fastener-of-another-base' as const,
+      message: words`${name} is for ${choiceName(fastener.base)}; this wall is ${choiceName(kind)}.`,
+      remedy: words`Choose a fastener made for this wall.`,
+    }]
   }
-  const holes = positions.flatMap(({ row, column, holes = [] }) => holes.map((hole): Placed => ({ name: `R${row} C${column} ${hole.row} ${hole.rank}`, x: hole.x, y: hole.y, piece: hole.member ?? -1, ply: hole.ply ?? 0 })))
+  const holes = positions.flatMap(({ row, column, holes = [] }) =>
+    holes.map((hole): Placed => ({
+      name: `R${row} C${column} ${hole.row} ${hole.rank}`,
+      x: hole.x,
+      y: hole.y,
+      piece: hole.member ?? -1,
+      ply: hole.ply ?? 0,
+    })),
+  )
   // Plates of one thickness are asked about once.
-  const bearers = [...new Map((carrier ? mounts.slice(0, 1) : mounts).map(mount => [JSON.stringify(bearer(mount) ?? null), bearer(mount)])).values()]
+  const bearing = (carrier ? mounts.slice(0, 1) : mounts).map(bearer)
+  const bearers = [...new Map(bearing.map(each => [JSON.stringify(each ?? null), each])).values()]
   const endsOf = ({ y, piece }: Placed) => {
     const stretches = members[piece]?.stretches ?? [{ from: 0, to: wall.height }]
     return Math.max(...stretches.map(({ from, to }) => Math.min(y - from, to - y)))
@@ -264,10 +309,28 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
     : []
   return [
     ...backingCaution(about, wall),
-    ...bearers.flatMap(each => isSheet(kind) ? backingFindings(about, name, fastener, wall, each) : isWoodScrew(fastener) ? woodFindings(about, name, fastener, wall, each) : kind === 'steel-stud' ? steelFindings(about, name, fastener, wall, each) : anchorFindings(about, name, fastener, wall, each)),
-    ...isWoodScrew(fastener) ? woodDistanceFindings(about, name, fastener, holes, wall, endsOf) : [],
-    ...structureKindOf(wall.structure).masonry ? anchorDistanceFindings(about, name, fastener, holes, judging) : [],
-    ...hollow.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'hollow-anchor-in-member' as const, facts: [hollow.length], message: words`${namesOf(hollow.map(({ name }) => name))}: there is a stud behind the hole, and ${name} only opens in a cavity.`, remedy: words`Move the hole clear of the stud, or use a screw there.` }] : [],
+    ...bearers.flatMap(each =>
+      isSheet(kind)
+        ? backingFindings(about, name, fastener, wall, each)
+        : isWoodScrew(fastener)
+          ? woodFindings(about, name, fastener, wall, each)
+          : kind === 'steel-stud'
+            ? steelFindings(about, name, fastener, wall, each)
+            : anchorFindings(about, name, fastener, wall, each),
+    ),
+    ...(isWoodScrew(fastener) ? woodDistanceFindings(about, name, fastener, holes, wall, endsOf) : []),
+    ...(structureKindOf(wall.structure).masonry ? anchorDistanceFindings(about, name, fastener, holes, judging) : []),
+    ...(hollow.length > 0
+      ? [{
+          ...about,
+          severity: 'stop' as const,
+          code: 'hollow-anchor-in-member' as const,
+          facts: [hollow.length],
+          message: words`${namesOf(hollow.map(({ name }) => name))}: there is a stud behind the hole, and ${name} only
+            opens in a cavity.`,
+          remedy: words`Move the hole clear of the stud, or use a screw there.`,
+        }]
+      : []),
     ...finishFindings(about, name, fastener, wall),
   ]
 }

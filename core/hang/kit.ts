@@ -117,16 +117,14 @@ function fasteners(of: KitOf): KitItem[] {
       }
     }),
     ...(bolts.length > 0
-      ? [
-          {
-            id: 'bolts',
-            group: 'fasteners' as const,
-            name: words`Bolts from the rail or board maker, with washers and nuts`,
-            count: bolts.length,
-            spare: spareOf(bolts.length),
-            why: words`Plates to rails or board.`,
-          },
-        ]
+      ? [{
+          id: 'bolts',
+          group: 'fasteners' as const,
+          name: words`Bolts from the rail or board maker, with washers and nuts`,
+          count: bolts.length,
+          spare: spareOf(bolts.length),
+          why: words`Plates to rails or board.`,
+        }]
       : []),
     ...packers(of, placed),
     ...screws(of, placed),
@@ -163,19 +161,17 @@ function screws({ catalogue }: KitOf, placed: Placed[]): KitItem[] {
         ${choice.stack.spacer} spacer`
         : []}.`
       : words`Four per display; ${choice.why}.`
-    return [
-      {
-        id: `screws-${key.replaceAll(' ', '-')}`,
-        group: 'fasteners',
-        name:
-          length === undefined
-            ? words`Screws for ${display.name}, length not known`
-            : words`M${String(display.vesa.thread)} screws, ${length} long, for ${display.name}`,
-        count: all,
-        spare: spareOf(all),
-        why,
-      },
-    ]
+    return [{
+      id: `screws-${key.replaceAll(' ', '-')}`,
+      group: 'fasteners',
+      name:
+        length === undefined
+          ? words`Screws for ${display.name}, length not known`
+          : words`M${String(display.vesa.thread)} screws, ${length} long, for ${display.name}`,
+      count: all,
+      spare: spareOf(all),
+      why,
+    }]
   })
 }
 
@@ -218,15 +214,50 @@ function largeParts(of: KitOf): KitItem[] {
   ]
 }
 
+/** What guards cables, and closes bores and openings. */
+function closingParts({ seals, guards, patches }: KitOf['wiring']['works']): KitItem[] {
+  const part = (id: string, name: Text, count: number, spare: number, why: Text): KitItem[] =>
+    count > 0 ? [{ id, group: 'cables', name, count, spare, why }] : []
+  return [
+    ...part('seals', words`Seals for bored holes`, seals, 1, words`In a fire-rated wall, only the approved seal.`),
+    ...part('guards', words`Nail plates`, guards, 0, words`Where a cable runs close to the face of a stud.`),
+    ...part('patches', words`Battens, tape and filler`, patches, 0, words`To close the openings.`),
+  ]
+}
+
 function cableParts({ wiring: { boxes, cables, works }, catalogue }: KitOf): KitItem[] {
   const taken = cables.filter(({ model, taken }) => model?.plug && taken !== undefined)
   return [
-    ...counted(boxes.filter(({ held }) => held), ({ model }) => model).map(({ key, count }): KitItem => ({ isModel: true, id: `box-${key}`, group: 'cables', name: words`${catalogue.boxes?.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`Fitted in the cut-outs on the sheet.` })),
-    ...counted(taken, ({ model, taken }) => `${model!.id} ${taken}`).map(({ item, key, count }): KitItem => ({ isModel: true, id: `cable-${key.replaceAll(' ', '-')}`, group: 'cables', name: words`${item.model!.name ?? item.model!.id}, ${item.taken!} long`, count, spare: 0, why: words`See the cable schedule.` })),
-    ...works.reels.map(({ model, lengths }): KitItem => ({ id: `reel-${model.id}`, group: 'cables', name: words`${model.name ?? model.id}, off the reel`, count: lengths.length, spare: 0, why: words`Reels of ${lengths.flatMap((mm, n) => n === 0 ? [{ mm }] : [', ', { mm }])}.` })),
-    ...works.seals > 0 ? [{ id: 'seals', group: 'cables' as const, name: words`Seals for bored holes`, count: works.seals, spare: 1, why: words`In a fire-rated wall, only the approved seal.` }] : [],
-    ...works.guards > 0 ? [{ id: 'guards', group: 'cables' as const, name: words`Nail plates`, count: works.guards, spare: 0, why: words`Where a cable runs close to the face of a stud.` }] : [],
-    ...works.patches > 0 ? [{ id: 'patches', group: 'cables' as const, name: words`Battens, tape and filler`, count: works.patches, spare: 0, why: words`To close the openings.` }] : [],
+    ...counted(
+      boxes.filter(({ held }) => held),
+      ({ model }) => model,
+    ).map(({ key, count }): KitItem => ({
+      isModel: true,
+      id: `box-${key}`,
+      group: 'cables',
+      name: words`${catalogue.boxes?.find(({ id }) => id === key)?.name ?? key}`,
+      count,
+      spare: 0,
+      why: words`Fitted in the cut-outs on the sheet.`,
+    })),
+    ...counted(taken, ({ model, taken }) => `${model!.id} ${taken}`).map(({ item, key, count }): KitItem => ({
+      isModel: true,
+      id: `cable-${key.replaceAll(' ', '-')}`,
+      group: 'cables',
+      name: words`${item.model!.name ?? item.model!.id}, ${item.taken!} long`,
+      count,
+      spare: 0,
+      why: words`See the cable schedule.`,
+    })),
+    ...works.reels.map(({ model, lengths }): KitItem => ({
+      id: `reel-${model.id}`,
+      group: 'cables',
+      name: words`${model.name ?? model.id}, off the reel`,
+      count: lengths.length,
+      spare: 0,
+      why: words`Reels of ${lengths.flatMap((mm, n) => (n === 0 ? [{ mm }] : [', ', { mm }]))}.`,
+    })),
+    ...closingParts(works),
   ]
 }
 

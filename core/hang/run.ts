@@ -58,7 +58,8 @@ function checks({ wiring, catalogue, arrays, hanging }: RunOf): RunStep[] {
       'power',
       words`Isolate and prove dead`,
       [
-        words`Isolate, lock off and prove dead every circuit in this wall. Check every mark with a detector for live cables and pipes.`,
+        words`Isolate, lock off and prove dead every circuit in this wall. Check every mark with a detector for live
+          cables and pipes.`,
         ...(wiring.boxes.length > 0 ? [words`Only licensed electricians may open fixed wiring.`] : []),
       ],
       words`First, because every later step goes into the wall.`,
@@ -68,16 +69,20 @@ function checks({ wiring, catalogue, arrays, hanging }: RunOf): RunStep[] {
       words`Test a screw by hand`,
       displays.map(
         ({ name, vesa: { thread, insertDepth } }) =>
-          words`${name}: turn a screw from the kit into its insert by hand${thread === undefined ? [] : words`, M${String(thread)}`}. It must turn freely${insertDepth === undefined ? [] : words`, and go no deeper than ${insertDepth}`}.`,
+          words`${name}: turn a screw from the kit into its insert by
+            hand${thread === undefined ? [] : words`, M${String(thread)}`}. It must turn
+            freely${insertDepth === undefined ? [] : words`, and go no deeper than ${insertDepth}`}.`,
       ),
-      words`Before using the kit: a wrong thread strips, and a screw that is too long damages the parts behind the insert.`,
+      words`Before using the kit: a wrong thread strips, and a screw that is too long damages the parts behind the
+        insert.`,
     ),
     step(
       'pattern',
       words`Unpack and measure the displays`,
       displays.map(
         ({ name, width, height, vesa }) =>
-          words`${name}: case ${width} × ${height}, mounting pattern ${vesa.width} × ${vesa.height}, its centre ${beside(vesa.offset)} the centre of the case.`,
+          words`${name}: case ${width} × ${height}, mounting pattern ${vesa.width} × ${vesa.height}, its centre
+            ${beside(vesa.offset)} the centre of the case.`,
       ),
       words`Before drilling: data sheets can be wrong, and every hole depends on these figures.`,
     ),
@@ -101,18 +106,17 @@ function cableSteps({ wall, wiring: { boxes, routes, works } }: RunOf): RunStep[
   const cut = boxes.filter(({ held, kind, cutout }) => held && kind !== 'floor' && cutout.height > 0)
   return [
     ...(cut.length > 0
-      ? [
-          {
-            ...stepAs('cable', 'boxes'),
-            title: words`Cut out for ${String(cut.length)} ${cut.length === 1 ? 'box' : 'boxes'}`,
-            does: cut.map(
-              ({ id, cutout }) =>
-                words`Box ${called(id)}: ${cutout.width} × ${cutout.height}, centre ${cutout.y + cutout.height / 2} above floor. Look inside before sawing deeper than the board.`,
-            ),
-            why: words`Before the plates, while there is room for the saw.`,
-            subject: { kind: 'box' as const, id: cut[0]!.id },
-          },
-        ]
+      ? [{
+          ...stepAs('cable', 'boxes'),
+          title: words`Cut out for ${String(cut.length)} ${cut.length === 1 ? 'box' : 'boxes'}`,
+          does: cut.map(
+            ({ id, cutout }) =>
+              words`Box ${called(id)}: ${cutout.width} × ${cutout.height}, centre ${cutout.y + cutout.height / 2}
+                above floor. Look inside before sawing deeper than the board.`,
+          ),
+          why: words`Before the plates, while there is room for the saw.`,
+          subject: { kind: 'box' as const, id: cut[0]!.id },
+        }]
       : []),
     ...routes.map((route): RunStep => ({
       ...stepAs('cable', route.id),
@@ -121,22 +125,25 @@ function cableSteps({ wall, wiring: { boxes, routes, works } }: RunOf): RunStep[
       minutes: route.minutes,
       subject: { kind: 'route', id: route.id },
       does: [
-        words`From ${called(route.from)}, ${route.way === 'surface' ? 'in a surface raceway' : route.way === 'bay' ? 'inside the wall' : `from ${route.way}`}, ${route.length} along the wall. See Wire for each leg.`,
+        words`From ${called(route.from)},
+          ${route.way === 'surface'
+        ? 'in a surface raceway'
+        : route.way === 'bay' ? 'inside the wall' : `from ${route.way}`}, ${route.length} along the
+            wall. See Wire for each leg.`,
         ...(route.seals > 0 ? [words`Seal the bored holes: ${String(route.seals)}.`] : []),
       ],
       why: words`Before the screen that hides it goes up. Keep power and signal apart.`,
     })),
     ...(works.patches > 0
-      ? [
-          {
-            ...stepAs('cable', 'patch'),
-            title: words`Close the openings`,
-            does: [
-              words`${String(works.patches)} openings: screw the piece back on battens, tape and fill twice; let the filler dry as its maker says before sanding.`,
-            ],
-            why: words`After any inspection that is due, and before any plates that would be in the way.`,
-          },
-        ]
+      ? [{
+          ...stepAs('cable', 'patch'),
+          title: words`Close the openings`,
+          does: [
+            words`${String(works.patches)} openings: screw the piece back on battens, tape and fill twice; let the
+              filler dry as its maker says before sanding.`,
+          ],
+          why: words`After any inspection that is due, and before any plates that would be in the way.`,
+        }]
       : []),
   ]
 }
@@ -174,7 +181,8 @@ function drillSteps({ arrays, wall, rules }: RunOf): RunStep[] {
     holes,
     subject: { kind: 'hole', id: holes[0]! },
     does: [
-      words`${array}: ${String(holes.length)} holes, ${y} above floor. Measure all from one tape position, never from hole to hole.`,
+      words`${array}: ${String(holes.length)} holes, ${y} above floor. Measure all from one tape position, never from
+        hole to hole.`,
       words`Record each hole as you drill it: a miss is replanned at once.`,
       ...cautions,
     ],
@@ -185,25 +193,25 @@ function drillSteps({ arrays, wall, rules }: RunOf): RunStep[] {
 /** What is said of each row's preset, and of what the adjusters do not give. */
 function presetStep(plan: ArrayPlan, { rows, apart, short }: Presets): RunStep[] {
   if (apart.value === 0 || rows.every(({ by }) => Math.abs(by) < 1e-9)) return []
-  return [
-    {
-      ...stepAs('preset', plan.id),
-      title: words`Preset the heights of ${plan.name}`,
-      why: words`So that screens do not touch while one is lifted past another: two rows can come out ${apart.working[0]!.value} closer than planned. The seams are closed afterwards.`,
-      does: [
-        ...rows.map(({ row, by }) =>
-          Math.abs(by) < 1e-9
-            ? words`Row ${String(row)}: as planned.`
-            : words`Row ${String(row)}: ${Math.abs(by)} ${by > 0 ? 'above' : 'below'} its final position.`,
-        ),
-        ...(short > 1e-9
-          ? [
-              words`The spacing between two rows is ${short} less than the safe spacing: the adjusters have no more travel. Pull the row above out while you hang the next.`,
-            ]
-          : []),
-      ],
-    },
-  ]
+  return [{
+    ...stepAs('preset', plan.id),
+    title: words`Preset the heights of ${plan.name}`,
+    why: words`So that screens do not touch while one is lifted past another: two rows can come out
+      ${apart.working[0]!.value} closer than planned. The seams are closed afterwards.`,
+    does: [
+      ...rows.map(({ row, by }) =>
+        Math.abs(by) < 1e-9
+          ? words`Row ${String(row)}: as planned.`
+          : words`Row ${String(row)}: ${Math.abs(by)} ${by > 0 ? 'above' : 'below'} its final position.`,
+      ),
+      ...(short > 1e-9
+        ? [
+            words`The spacing between two rows is ${short} less than the safe spacing: the adjusters have no more
+              travel. Pull the row above out while you hang the next.`,
+          ]
+        : []),
+    ],
+  }]
 }
 
 /** The test pull of a plate: a force that is read off a scale, never anybody's weight. */
@@ -237,7 +245,8 @@ function plateSteps({ wall, arrays, catalogue, rules }: RunOf): RunStep[] {
           why: words`After all holes of the row, so that no plate covers a hole still to be drilled.`,
           does: [
             ...(strips > 0 ? [words`Fit ${String(strips)} rails or boards first, tightened at every stud.`] : []),
-            words`Start the top row of each plate by hand, level the plate, then start the row below. Tighten all in a diagonal pattern.`,
+            words`Start the top row of each plate by hand, level the plate, then start the row below. Tighten all in a
+              diagonal pattern.`,
             ...(setBefore
               ? [words`Set ${setBefore} now, for the mass it will carry: it cannot be reached with a screen on it.`]
               : []),
@@ -248,7 +257,8 @@ function plateSteps({ wall, arrays, catalogue, rules }: RunOf): RunStep[] {
           title: words`Check the plates of ${plan.name}`,
           why: words`Before lifting: moving a plate takes a minute now, and an hour once screens hang.`,
           does: [
-            words`Check that every plate is level with its centre on its mark, and that the tops of each row are in line.`,
+            words`Check that every plate is level with its centre on its mark, and that the tops of each row are in
+              line.`,
             ...pullTexts(plan, mount),
           ],
         },
@@ -265,19 +275,18 @@ function uprightSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
     const mounts = [
       ...new Set(plan.positions.map(position => mountModels(array, catalogue)(position)?.name ?? 'the mount')),
     ]
-    return [
-      {
-        ...stepAs('uprights', plan.id),
-        title: words`Fit the brackets to the displays of ${plan.name}`,
-        why: words`Before hanging, on the floor, where a dropped screw can be found.`,
-        does: [
-          words`${mounts.join(', ')}: four screws per display from the kit; start them by hand, then tighten until snug.`,
-          steps[0]!.lifting.handling === 'face-down'
-            ? words`Work face down on a padded bench.`
-            : words`Keep the display upright: one person holds, one fits.`,
-        ],
-      },
-    ]
+    return [{
+      ...stepAs('uprights', plan.id),
+      title: words`Fit the brackets to the displays of ${plan.name}`,
+      why: words`Before hanging, on the floor, where a dropped screw can be found.`,
+      does: [
+        words`${mounts.join(', ')}: four screws per display from the kit; start them by hand, then tighten until
+          snug.`,
+        steps[0]!.lifting.handling === 'face-down'
+          ? words`Work face down on a padded bench.`
+          : words`Keep the display upright: one person holds, one fits.`,
+      ],
+    }]
   })
 }
 
@@ -307,19 +316,28 @@ function hangSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
         people,
         subject: { kind: 'screen', id: step.screen },
         does: [
-          words`${aid ? `A lifting aid and ${people} people to guide it` : people === 1 ? 'One person' : `${people} people`}, ${FROM[from]}. ${lifts}`,
+          words`${aid
+            ? `A lifting aid and ${people} people to guide it`
+            : people === 1 ? 'One person' : `${people} people`}, ${FROM[from]}. ${lifts}`,
           ...(pulledOut
             ? [
-                words`Pull the mount out${mount ? words`, ${mount.depth.service} from the wall` : []}: lift the screen in front of the screens above.`,
+                words`Pull the mount out${mount ? words`, ${mount.depth.service} from the wall` : []}: lift the screen
+                  in front of the screens above.`,
               ]
             : []),
-          words`Hook it on${mount?.lift ? words`: lift it ${mount.lift} above its position and lower it` : []}. ${pulls ? 'Plug in power and signal while it is pulled out, then push it home.' : 'Plug in power and signal before closing the last edge.'}`,
+          words`Hook it on${mount?.lift ? words`: lift it ${mount.lift} above its position and lower it` : []}.
+            ${pulls
+              ? 'Plug in power and signal while it is pulled out, then push it home.'
+              : 'Plug in power and signal before closing the last edge.'}`,
           words`Lock it before letting go, and before anyone works below it.${wire}`,
         ],
         why:
           n === 0
             ? why
-            : words`Row by row, from left to right: ${step.row === steps[n - 1]!.row ? 'the seam to the previous screen can be seen and felt' : 'the previous row is hung and locked'}.`,
+            : words`Row by row, from left to right:
+              ${step.row === steps[n - 1]!.row
+                ? 'the seam to the previous screen can be seen and felt'
+                : 'the previous row is hung and locked'}.`,
       }
     }),
   )
@@ -332,14 +350,12 @@ function secureSteps({ arrays, wall, catalogue }: RunOf): RunStep[] {
       plan.positions.flatMap(position => (array && mountModels(array, catalogue)(position)?.secures) ?? []),
     )
     return secured.has('wind-lock')
-      ? [
-          {
-            ...stepAs('secure', plan.id),
-            title: words`Set the wind locks of ${plan.name}`,
-            why: words`Last, because they hold the screens in position.`,
-            does: [words`Engage every lock, have a second person check it, and take a photo of each.`],
-          },
-        ]
+      ? [{
+          ...stepAs('secure', plan.id),
+          title: words`Set the wind locks of ${plan.name}`,
+          why: words`Last, because they hold the screens in position.`,
+          does: [words`Engage every lock, have a second person check it, and take a photo of each.`],
+        }]
       : []
   })
 }

@@ -43,6 +43,8 @@ export function howTrue(
 ): string {
   const [each, last] = [toleranceToString(running, system), toleranceToString(markToMark, system)]
   return measuring === 'running'
-    ? `Marks are accurate to ± ${each} (one standard deviation); measured mark to mark, the last of ${inRow}: ± ${last}.`
-    : `Measured mark to mark, the last of ${inRow} is accurate to ± ${last} (one standard deviation); from one datum, each: ± ${each}.`
+    ? `Marks are accurate to ± ${each} (one standard deviation); measured mark to mark, `
+    + `the last of ${inRow}: ± ${last}.`
+    : `Measured mark to mark, the last of ${inRow} is accurate to ± ${last} (one standard deviation); `
+      + `from one datum, each: ± ${each}.`
 }

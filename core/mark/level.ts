@@ -81,48 +81,70 @@ export function turnedMargin(
   return hole.margin - (hole.member === undefined ? Math.max(aside, up) : aside)
 }
 
+const ABOUT = { stage: 'mark' } as const
+
+/** Arrays that are level beside a building line that is seen not to be. */
+const crookedFindings = (wall: Wall, arrays: ArrayPlan[]): Finding[] =>
+  arrays.flatMap(({ id, name, ...array }): Finding[] => {
+    const line = lineBeside(wall, { ...array })
+    if (!line || Math.abs(line.slope) <= SEEN) return []
+    return [{
+      ...ABOUT,
+      severity: 'caution',
+      code: 'line-off-level',
+      subject: { kind: 'array', id },
+      message: words`${name} is level, but the building line beside it ${line.slope > 0 ? 'rises' : 'falls'}
+        ${quantity(Math.abs(line.slope), 'mm/m')} to the right: it will look crooked.`,
+      remedy: words`Ask the client whether the array follows gravity or the line, or hide the line.`,
+    }]
+  })
+
+/** Holes that no longer meet what they go into once everything is turned with a line. */
+const turnedFindings = (arrays: ArrayPlan[], turn: Turn): Finding[] =>
+  arrays.flatMap(({ positions }) => positions.flatMap(({ row, column, holes = [] }) =>
+    holes.flatMap((hole): Finding[] => {
+      if (hole.margin === undefined || hole.margin < -1e-9 || hole.made) return []
+      const margin = turnedMargin({ ...hole, margin: hole.margin }, turn)
+      if (margin >= -1e-9) return []
+      return [{
+        ...ABOUT,
+        severity: 'stop',
+        code: 'turned-hole-misses',
+        subject: { kind: 'hole', id: hole.id },
+        message: words`${holeName({ row, column }, hole)} misses by ${-margin} when everything follows the building
+          line: its edge clearance was ${hole.margin}.`,
+        remedy: words`Shift the array, or mark it true to gravity.`,
+      }]
+    })))
+
 /**
  * Findings about the level reference: a near line that is not, or that everything runs with it, and what misses by
  * that.
  */
-export function levelFindings(wall: Wall, arrays: ArrayPlan[], turn: Turn | undefined, { level: chosen = 'gravity' }: Rules): Finding[] {
-  const about = { stage: 'mark' } as const
-  if (chosen === 'gravity') {
-    return arrays.flatMap(({ id, name, ...array }): Finding[] => {
-      const line = lineBeside(wall, { ...array })
-      return line && Math.abs(line.slope) > SEEN
-        ? [
-            {
-              ...about,
-              severity: 'caution',
-              code: 'line-off-level',
-              subject: { kind: 'array', id },
-              message: words`${name} is level, but the building line beside it
-                ${line.slope > 0 ? 'rises' : 'falls'} ${quantity(Math.abs(line.slope), 'mm/m')} to the right: it will
-                look crooked.`,
-              remedy: words`Ask the client whether the array follows gravity or the line, or hide the line.`,
-            },
-          ]
-        : []
-    })
-  }
+export function levelFindings(
+  wall: Wall, arrays: ArrayPlan[], turn: Turn | undefined, { level: chosen = 'gravity' }: Rules,
+): Finding[] {
+  if (chosen === 'gravity') return crookedFindings(wall, arrays)
   if (arrays.length === 0) return []
-  if (!turn) return [{ ...about, severity: 'caution', code: 'no-line-to-follow', subject: { kind: 'wall', id: wall.id }, message: words`The house rule levels to a building line, but no line near the displays has a measured slope, so everything is marked true to gravity.`, remedy: words`Measure the slope of the line, and enter it in the feature.` }]
-  const misses = arrays.flatMap(({ positions }) => positions.flatMap(({ row, column, holes = [] }) => holes.flatMap((hole): Finding[] => {
-    if (hole.margin === undefined || hole.margin < -1e-9 || hole.made) return []
-    const margin = turnedMargin({ ...hole, margin: hole.margin }, turn)
-    return margin >= -1e-9 ? [] : [{ ...about, severity: 'stop', code: 'turned-hole-misses', subject: { kind: 'hole', id: hole.id }, message: words`${holeName({ row, column }, hole)} misses by ${-margin} when everything follows the building line: its edge clearance was ${hole.margin}.`, remedy: words`Shift the array, or mark it true to gravity.` }]
-  })))
+  if (!turn)
+    return [{
+      ...ABOUT,
+      severity: 'caution',
+      code: 'no-line-to-follow',
+      subject: { kind: 'wall', id: wall.id },
+      message: words`The house rule levels to a building line, but no line near the displays has a measured slope, so
+        everything is marked true to gravity.`,
+      remedy: words`Measure the slope of the line, and enter it in the feature.`,
+    }]
   return [
     {
-      ...about,
+      ...ABOUT,
       severity: 'note',
       code: 'level-follows-line',
       subject: { kind: 'feature', id: turn.with },
-      message: words`Everything is marked
-        ${quantity(Math.abs(turn.slope), 'mm/m')} ${turn.slope > 0 ? 'up' : 'down'} to the right, following a
-        building line, about the centre of ${arrays[0]!.name}. The drawing shows it level.`,
+      message: words`Everything is marked ${quantity(Math.abs(turn.slope), 'mm/m')} ${turn.slope > 0 ? 'up' : 'down'} to
+        the right, following a building line, about the centre of ${arrays[0]!.name}. The drawing shows it level.`,
     },
-    ...misses,
+    ...turnedFindings(arrays, turn),
   ]
 }

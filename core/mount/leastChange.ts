@@ -248,58 +248,83 @@ const breaksOf = (places: (number | undefined)[]) => places.filter(place => plac
  *
  * @param cells as they lie before any shift
  */
-export function placeLeast(array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount, wall: Wall, substrate: Substrate, built: AsBuilt, standing: StandingArray): Placing {
+export function placeLeast(
+  array: ScreenArray,
+  cells: Cell[],
+  mountOf: (cell: Cell) => Mount,
+  wall: Wall,
+  substrate: Substrate,
+  built: AsBuilt,
+  standing: StandingArray,
+): Placing {
   const own = cells.map(cell => choiceFor(array, cell))
   const idOf = (cell: Cell) => screenId(array, cell.row, cell.column)
   const pins = cells.map(cell => pinFor(idOf(cell), mountOf(cell), built))
   const issued = cells.map(cell => standing.plateOf(idOf(cell)))
   const tolerance = { x: array.shiftTolerance?.x ?? 0, y: array.shiftTolerance?.y ?? 0 }
-  const holes = cells.map((cell, n) => issued[n] ? standingHoles(array, cell, mountOf(cell), issued[n], built) : [])
+  const holes = cells.map((cell, n) => (issued[n] ? standingHoles(array, cell, mountOf(cell), issued[n], built) : []))
 
-  const up = moveLeast(cells.map((cell, n): Mover => {
-    const mount = mountOf(cell)
-    const requirements = substrate.up(mount)
-    const [nominal, free] = [cell.pattern.y - mount.interface.y + (own[n]?.heightShift ?? 0), requirements.length > 0 || pins[n] !== undefined]
-    const travel = own[n]?.heightShift === undefined && free ? mount.adjust?.height ?? 0 : 0
-    const reach = { from: nominal - travel - tolerance.y, to: nominal + travel + tolerance.y }
-    const held = holdingPlaces(requirementsNear(requirements, reach), reach)
-    const barred = barredByPin(pins[n]?.y, nominal, travel + tolerance.y)
-    return {
-      nominal,
-      travel,
-      ...(issued[n] && { issued: issued[n].centre.y }),
-      line: cell.column,
-      half: mount.plate.height / 2,
-      barred,
-      breaks: breaksOf([issued[n]?.centre.y, ...held.flatMap(({ from, to }) => [from, to])]),
-      cost: memoize(
-        costUp(held, issued[n], holes[n]!.filter(({ fixed }) => !fixed).length, requirements.length > 0, pins[n]?.y),
-      ),
-    }
-  }), tolerance.y, standing.shift.y)
+  const up = moveLeast(
+    cells.map((cell, n): Mover => {
+      const mount = mountOf(cell)
+      const requirements = substrate.up(mount)
+      const [nominal, free] = [
+        cell.pattern.y - mount.interface.y + (own[n]?.heightShift ?? 0),
+        requirements.length > 0 || pins[n] !== undefined,
+      ]
+      const travel = own[n]?.heightShift === undefined && free ? (mount.adjust?.height ?? 0) : 0
+      const reach = { from: nominal - travel - tolerance.y, to: nominal + travel + tolerance.y }
+      const held = holdingPlaces(requirementsNear(requirements, reach), reach)
+      const barred = barredByPin(pins[n]?.y, nominal, travel + tolerance.y)
+      return {
+        nominal,
+        travel,
+        ...(issued[n] && { issued: issued[n].centre.y }),
+        line: cell.column,
+        half: mount.plate.height / 2,
+        barred,
+        breaks: breaksOf([issued[n]?.centre.y, ...held.flatMap(({ from, to }) => [from, to])]),
+        cost: memoize(
+          costUp(held, issued[n], holes[n]!.filter(({ fixed }) => !fixed).length, requirements.length > 0, pins[n]?.y),
+        ),
+      }
+    }),
+    tolerance.y,
+    standing.shift.y,
+  )
 
-  const along = moveLeast(cells.map((cell, n): Mover => {
-    const mount = mountOf(cell)
-    const y = up.at[n]!
-    const nominal = cell.pattern.x - mount.interface.x + (own[n]?.lateralShift ?? 0)
-    const travel = own[n]?.lateralShift === undefined ? mount.adjust?.lateral ?? 0 : 0
-    const reach = { from: nominal - travel - tolerance.x, to: nominal + travel + tolerance.x }
-    const seats = substrate.seats(mount, y)
-    return {
-      nominal,
-      travel,
-      ...(issued[n] && { issued: issued[n].centre.x }),
-      line: cell.row,
-      half: mount.plate.width / 2,
-      barred: [...barredFor(wall, mount, y), ...barredByPin(pins[n]?.x, nominal, travel + tolerance.x)],
-      breaks: breaksOf([issued[n]?.centre.x, ...seatBreaks(seats, bySeat(seats, holes[n]!), reach)]),
-      cost: costAt({ substrate, mount, y, issued: issued[n], holes: holes[n]!, allowed: pins[n]?.x }),
-    }
-  }), tolerance.x, standing.shift.x)
+  const along = moveLeast(
+    cells.map((cell, n): Mover => {
+      const mount = mountOf(cell)
+      const y = up.at[n]!
+      const nominal = cell.pattern.x - mount.interface.x + (own[n]?.lateralShift ?? 0)
+      const travel = own[n]?.lateralShift === undefined ? (mount.adjust?.lateral ?? 0) : 0
+      const reach = { from: nominal - travel - tolerance.x, to: nominal + travel + tolerance.x }
+      const seats = substrate.seats(mount, y)
+      return {
+        nominal,
+        travel,
+        ...(issued[n] && { issued: issued[n].centre.x }),
+        line: cell.row,
+        half: mount.plate.width / 2,
+        barred: [...barredFor(wall, mount, y), ...barredByPin(pins[n]?.x, nominal, travel + tolerance.x)],
+        breaks: breaksOf([issued[n]?.centre.x, ...seatBreaks(seats, bySeat(seats, holes[n]!), reach)]),
+        cost: costAt({ substrate, mount, y, issued: issued[n], holes: holes[n]!, allowed: pins[n]?.x }),
+      }
+    }),
+    tolerance.x,
+    standing.shift.x,
+  )
 
   const shift = { x: along.shift, y: up.shift }
-  return { shift, plates: cells.map((cell, n) => {
-    const mount = mountOf(cell)
-    return { lateralShift: along.at[n]! - (cell.pattern.x - mount.interface.x) - shift.x, heightShift: up.at[n]! - (cell.pattern.y - mount.interface.y) - shift.y }
-  }) }
+  return {
+    shift,
+    plates: cells.map((cell, n) => {
+      const mount = mountOf(cell)
+      return {
+        lateralShift: along.at[n]! - (cell.pattern.x - mount.interface.x) - shift.x,
+        heightShift: up.at[n]! - (cell.pattern.y - mount.interface.y) - shift.y,
+      }
+    }),
+  }
 }

@@ -12,18 +12,16 @@ export function heightFindings(cells: MountedCell[], members: Member[]): Finding
     cell.holes.flatMap((hole): Finding[] => {
       const member = hole.member === undefined ? undefined : members[hole.member]
       if (!member?.stretches || !landsIn(hole, hole.member!) || standsAt(member, hole.y)) return []
-      return [
-        {
-          severity: 'stop',
-          code: 'member-not-at-height',
-          stage: 'mount',
-          subject: { kind: 'hole', id: hole.id },
-          message: words`${holeName(cell, hole)}: stud ${String(hole.member! + 1)} was not found ${hole.y} above
-            floor, at this hole; it is assumed to run ${heights(member)}.`,
-          remedy: words`Probe at ${member.centre}, ${hole.y} above floor, where the plate will hide the hole, or move
-            the plate.`,
-        },
-      ]
+      return [{
+        severity: 'stop',
+        code: 'member-not-at-height',
+        stage: 'mount',
+        subject: { kind: 'hole', id: hole.id },
+        message: words`${holeName(cell, hole)}: stud ${String(hole.member! + 1)} was not found ${hole.y} above
+          floor, at this hole; it is assumed to run ${heights(member)}.`,
+        remedy: words`Probe at ${member.centre}, ${hole.y} above floor, where the plate will hide the hole, or move
+          the plate.`,
+      }]
     }),
   )
 }
@@ -59,19 +57,17 @@ export function referenceFindings(
         && members[member]!.evidence.every(reading => by.has(reading)),
     )
     if (resting.length === 0) return []
-    return [
-      {
-        severity: 'caution',
-        code: 'reference-unchecked',
-        stage: 'mount',
-        subject: { kind: 'array', id: array.id },
-        message: words`${resting.length === 1 ? 'A hole' : `${resting.length} holes`} of
-          ${array.name} ${resting.length === 1 ? 'relies' : 'rely'} on studs that only reference ${id} locates from
-          the rear; nothing checks it, and any error in it shifts them all.`,
-        remedy: words`Measure a second reference from both sides, or find both edges of one of these studs from the
-          front.`,
-      },
-    ]
+    return [{
+      severity: 'caution',
+      code: 'reference-unchecked',
+      stage: 'mount',
+      subject: { kind: 'array', id: array.id },
+      message: words`${resting.length === 1 ? 'A hole' : `${resting.length} holes`} of
+        ${array.name} ${resting.length === 1 ? 'relies' : 'rely'} on studs that only reference ${id} locates from
+        the rear; nothing checks it, and any error in it shifts them all.`,
+      remedy: words`Measure a second reference from both sides, or find both edges of one of these studs from the
+        front.`,
+    }]
   })
 }
 
@@ -89,21 +85,23 @@ export function proofFindings(
     const own = holes.filter(hole => landsIn(hole, index))
     if (own.length === 0) return []
     const y = probeHeight(member, wall, own.reduce((sum, hole) => sum + hole.y, 0) / own.length)
-    return [
-      {
-        severity: 'stop',
-        code: 'framing-unproved',
-        stage: 'mount',
-        subject: { kind: 'member', id: member.id },
-        message: words`${own.length === 1 ? 'A hole' : words`${counted(own.length)} holes`} of
-          ${array.name} ${own.length === 1 ? 'relies' : 'rely'} on stud ${String(index + 1)}, which is unconfirmed:
-          it is only known from ${proofOf(member, wall, rules).restsOn}.`,
-        remedy: words`Probe at ${member.centre}, about ${y} above floor, where a plate will hide the
-          hole${rules.proofOfFraming === 'one-sign'
+    return [{
+      severity: 'stop',
+      code: 'framing-unproved',
+      stage: 'mount',
+      subject: { kind: 'member', id: member.id },
+      message: words`${own.length === 1 ? 'A hole' : words`${counted(own.length)} holes`} of
+        ${array.name} ${own.length === 1 ? 'relies' : 'rely'} on stud ${String(index + 1)}, which is unconfirmed:
+        it is only known from ${proofOf(member, wall, rules).restsOn}.`,
+      remedy: words`Probe at ${member.centre}, about ${y} above floor, where a plate will hide the
+        hole${
+          rules.proofOfFraming === 'one-sign'
             ? words``
             : words`, or take a reading of another
-            kind`}.${metAt(member, wall).length > 0 ? ' What was met may be blocking: rule it out in Survey, under Loads, or probe at this other height.' : ''}`,
-      },
-    ]
+          kind`
+        }.${metAt(member, wall).length > 0
+          ? ' What was met may be blocking: rule it out in Survey, under Loads, or probe at this other height.'
+          : ''}`,
+    }]
   })
 }

@@ -61,7 +61,9 @@ function marginOf({ zones, needed }: Target, spans: Interval[], at: number): num
   const each = zones.map(
     ({ centre, usable }) =>
       usable
-      - Math.min(...spans.map(({ from, to }) => Math.abs(nearestIn({ from: at + from, to: at + to }, centre) - centre))),
+      - Math.min(
+        ...spans.map(({ from, to }) => Math.abs(nearestIn({ from: at + from, to: at + to }, centre) - centre)),
+      ),
   )
   return each.sort((a, b) => b - a)[needed - 1] ?? -Infinity
 }

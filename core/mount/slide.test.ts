@@ -130,7 +130,8 @@ describe('placing plates', () => {
         fc.array(chainOf, { minLength: 1, maxLength: 3 }),
         fc.integer({ min: 0, max: 3 }),
         (chains, tolerance) => {
-          // Where a plate has no free place at all the search has none either; what is then done is distinguished below.
+          // Where a plate has no free place at all the search has none either; what is then done is distinguished
+          // below.
           fc.pre(
             chains
               .flat()

@@ -103,24 +103,22 @@ function shiftRemedy(array: ScreenArray, wall: Wall, job: Context): Remedy[] {
   const ways = [...x !== 0 ? [way(x, 'to the left', 'to the right')] : [], ...y !== 0 ? [way(y, 'down', 'up')] : []]
   if (ways.length === 0) return []
   const told = ways.reduce((a, b) => words`${a} and ${b}`)
-  return [
-    {
-      kind: 'shift',
-      title: words`Shift the whole array ${told}`,
-      held: tried.held,
-      total: tried.plan.positions.length,
-      stops: tried.stops,
-      ...(tried.moves && { moves: tried.moves }),
-      says: [
-        words`${Math.max(Math.abs(x) - tolerance.x, Math.abs(y) - tolerance.y)} more than the shift of
-          ${x !== 0 ? tolerance.x : tolerance.y} that the client allows: ask first.`,
-        words`Its centre is then at ${outline.x + outline.width / 2} instead of
-          ${nominal.outline.x + nominal.outline.width / 2}.`,
-        useText(tried),
-      ],
-      change: { shiftTolerance: { x: Math.max(tolerance.x, Math.abs(x)), y: Math.max(tolerance.y, Math.abs(y)) } },
-    },
-  ]
+  return [{
+    kind: 'shift',
+    title: words`Shift the whole array ${told}`,
+    held: tried.held,
+    total: tried.plan.positions.length,
+    stops: tried.stops,
+    ...(tried.moves && { moves: tried.moves }),
+    says: [
+      words`${Math.max(Math.abs(x) - tolerance.x, Math.abs(y) - tolerance.y)} more than the shift of
+        ${x !== 0 ? tolerance.x : tolerance.y} that the client allows: ask first.`,
+      words`Its centre is then at ${outline.x + outline.width / 2} instead of
+        ${nominal.outline.x + nominal.outline.width / 2}.`,
+      useText(tried),
+    ],
+    change: { shiftTolerance: { x: Math.max(tolerance.x, Math.abs(x)), y: Math.max(tolerance.y, Math.abs(y)) } },
+  }]
 }
 
 function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context): Remedy[] {
@@ -134,24 +132,22 @@ function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context
         ),
       )
       if (!tried || (capacity !== undefined && heaviest > capacity)) return []
-      return [
-        {
-          kind: 'slots',
-          title: words`Fix each plate to ${members === 1 ? 'one stud' : `${members} studs`}, by its
-            ${rows.join(' and ')} slots`,
-          held: tried.held,
-          total: tried.plan.positions.length,
-          stops: tried.stops,
-          ...(tried.moves && { moves: tried.moves }),
-          says: [
-            capacity === undefined
-              ? words`The maker allows this.`
-              : words`The maker then allows ${String(capacity)} kg; the heaviest display is ${String(heaviest)} kg.`,
-            useText(tried),
-          ],
-          change: { needs: { members, rows } },
-        },
-      ]
+      return [{
+        kind: 'slots',
+        title: words`Fix each plate to ${members === 1 ? 'one stud' : `${members} studs`}, by its
+          ${rows.join(' and ')} slots`,
+        held: tried.held,
+        total: tried.plan.positions.length,
+        stops: tried.stops,
+        ...(tried.moves && { moves: tried.moves }),
+        says: [
+          capacity === undefined
+            ? words`The maker allows this.`
+            : words`The maker then allows ${String(capacity)} kg; the heaviest display is ${String(heaviest)} kg.`,
+          useText(tried),
+        ],
+        change: { needs: { members, rows } },
+      }]
     })
 }
 
@@ -166,26 +162,24 @@ function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Cont
     const members = [...new Set(plan.strips.flatMap(({ supports }) => supports.map(({ member }) => member + 1)))].sort(
       (a, b) => a - b,
     )
-    return [
-      {
-        kind,
-        title:
-          kind === 'rail'
-            ? words`Rails across the studs, one behind each row of slots`
-            : words`A backing board of ${carrier.thickness} plywood, fixed to every stud`,
-        held: tried.held,
-        total: plan.positions.length,
-        stops: tried.stops,
-        ...(tried.moves && { moves: tried.moves }),
-        says: [
-          words`${piecesOf(plan)}, on studs ${members.join(', ')}, with ${String(fasteners)} fasteners.`,
-          words`The whole array moves out by ${carrier.thickness} to keep its faces in one plane: stowed depth
-            ${mount.depth.stowed + carrier.thickness} instead of ${mount.depth.stowed}.`,
-          useText(tried),
-        ],
-        change: { carrier: { ...carrier } },
-      },
-    ]
+    return [{
+      kind,
+      title:
+        kind === 'rail'
+          ? words`Rails across the studs, one behind each row of slots`
+          : words`A backing board of ${carrier.thickness} plywood, fixed to every stud`,
+      held: tried.held,
+      total: plan.positions.length,
+      stops: tried.stops,
+      ...(tried.moves && { moves: tried.moves }),
+      says: [
+        words`${piecesOf(plan)}, on studs ${members.join(', ')}, with ${String(fasteners)} fasteners.`,
+        words`The whole array moves out by ${carrier.thickness} to keep its faces in one plane: stowed depth
+          ${mount.depth.stowed + carrier.thickness} instead of ${mount.depth.stowed}.`,
+        useText(tried),
+      ],
+      change: { carrier: { ...carrier } },
+    }]
   })
 }
 
@@ -197,22 +191,20 @@ function fastenerRemedies(array: ScreenArray, wall: Wall, job: Context): Remedy[
   return others.flatMap((fastener): Remedy[] => {
     const tried = tryOut(array, { fastener: fastener.id }, wall, job)
     if (!tried || tried.stops.length > 0) return []
-    return [
-      {
-        kind: 'fastener',
-        title: words`Another fastener: ${fastener.name ?? fastener.id}`,
-        held: tried.held,
-        total: tried.plan.positions.length,
-        stops: tried.stops,
-        ...(tried.moves && { moves: tried.moves }),
-        says: [
-          words`Diameter ${fastener.diameter}, length ${fastener.length}, in every hole of the array that is not
-            drilled yet.`,
-          useText(tried),
-        ],
-        change: { fastener: fastener.id },
-      },
-    ]
+    return [{
+      kind: 'fastener',
+      title: words`Another fastener: ${fastener.name ?? fastener.id}`,
+      held: tried.held,
+      total: tried.plan.positions.length,
+      stops: tried.stops,
+      ...(tried.moves && { moves: tried.moves }),
+      says: [
+        words`Diameter ${fastener.diameter}, length ${fastener.length}, in every hole of the array that is not
+          drilled yet.`,
+        useText(tried),
+      ],
+      change: { fastener: fastener.id },
+    }]
   })
 }
 
@@ -255,7 +247,9 @@ function mountRemedies(
       stops: tried.stops,
       ...(tried.moves && { moves: tried.moves }),
       says: [
-        words`A ${choiceName(other.kind)} mount${other.kind === mount.kind ? '' : ` instead of ${choiceName(mount.kind)}`}; capacity ${String(other.capacity)} kg.`,
+        words`A ${choiceName(other.kind)}
+          mount${other.kind === mount.kind ? '' : ` instead of ${choiceName(mount.kind)}`}; capacity
+          ${String(other.capacity)} kg.`,
         words`Stowed depth ${other.depth.stowed} instead of ${mount.depth.stowed}.`,
         useText(tried),
       ],

@@ -81,17 +81,30 @@ function before(kind: WorkKind, has: Set<WorkKind>): Map<WorkKind, number> {
 }
 
 /** Cautions about crews, hours and sites that leave little or nothing to schedule. */
-function cautionsOf(settings: Settings, sites: SiteOfProgramme[], walls: WallOfProgramme[], crews: Crew[], places: Place[], tasks: Task[]): Text[] {
-  const skills = [...new Set(tasks.map(({ skill }) => skill))].filter(skill => !crews.some(crew => crew.people.length > 0 && crew.skills.includes(skill)))
-  const twice = [...new Set(crews.flatMap(({ people }) => people))].map(person => crews.filter(crew => crew.people.includes(person))).filter(({ length }) => length > 1)
+function cautionsOf(
+  settings: Settings,
+  sites: SiteOfProgramme[],
+  walls: WallOfProgramme[],
+  crews: Crew[],
+  places: Place[],
+  tasks: Task[],
+): Text[] {
+  const skills = [...new Set(tasks.map(({ skill }) => skill))].filter(
+    skill => !crews.some(crew => crew.people.length > 0 && crew.skills.includes(skill)),
+  )
+  const twice = [...new Set(crews.flatMap(({ people }) => people))]
+    .map(person => crews.filter(crew => crew.people.includes(person)))
+    .filter(({ length }) => length > 1)
   const waits = new Set(places.filter(({ id }) => tasks.some(({ site }) => site === id)).map(({ id }) => id))
-  const nameOf = ({ site, name }: WallOfProgramme) => words`${name}, ${sites.find(({ id }) => id === site)?.name ?? site},`
+  const nameOf = ({ site, name }: WallOfProgramme) =>
+    words`${name}, ${sites.find(({ id }) => id === site)?.name ?? site},`
   const open = walls.filter(wall => tasks.some(({ site, wall: id }) => site === wall.site && id === wall.id))
   return [
     ...open.flatMap(wall =>
       wall.stops > 0
         ? [
-            words`${nameOf(wall)} has ${wall.stops === 1 ? 'a stop' : 'stops'}: do not drill or hang there until resolved. The schedule assumes that.`,
+            words`${nameOf(wall)} has ${wall.stops === 1 ? 'a stop' : 'stops'}: do not drill or hang there until
+              resolved. The schedule assumes that.`,
           ]
         : wall.issued
           ? []
@@ -129,11 +142,11 @@ function cautionsOf(settings: Settings, sites: SiteOfProgramme[], walls: WallOfP
     ),
     ...skills.map(
       skill =>
-        words`No crew has the skill ${SKILL_WORDS[skill]}: tasks that require it, and the tasks after them, are not scheduled.`,
+        words`No crew has the skill ${SKILL_WORDS[skill]}: tasks that require it, and the tasks after them, are not
+          scheduled.`,
     ),
     ...twice.map(
-      ([one, other]) =>
-        words`${one!.name} and ${other!.name} share people: they are never scheduled at the same time.`,
+      ([one, other]) => words`${one!.name} and ${other!.name} share people: they are never scheduled at the same time.`,
     ),
     ...(tasks.some(task => task.aid) && settings.aids === 0
       ? [words`Some screens are too heavy to hang without a lifting aid, and the firm has none.`]
@@ -147,30 +160,69 @@ function cautionsOf(settings: Settings, sites: SiteOfProgramme[], walls: WallOfP
  * and
  * days that were lost. Links that were put in manually and make a loop are left out, the newest first, and told.
  */
-export function programmeOf({ settings, sites, walls, samples, now, underWay = [], before: told }: ProgrammeInput): ProgrammeMade {
+export function programmeOf({
+  settings,
+  sites,
+  walls,
+  samples,
+  now,
+  underWay = [],
+  before: told,
+}: ProgrammeInput): ProgrammeMade {
   const cautions: Text[] = []
   const own = new Map(settings.minutes?.map(({ sort, minutes }) => [sort, minutes]))
   const from = TOGETHER * Math.ceil(now / TOGETHER)
   const to = from + AHEAD * DAY
   const siteOf = new Map(sites.map(site => [site.id, site]))
   /** What is left of what is under way, min; of what is over before anything can be planned, nothing. */
-  const goesOn = new Map(underWay.map(({ task, crew, spans }) => [task, { task, crew, minutes: spans.reduce((sum, span) => sum + Math.max(0, span.to - Math.max(from, span.from)), 0) }]))
-  const left = new Set([...settings.leftOut ?? [], ...[...goesOn.values()].filter(({ minutes }) => minutes === 0).map(({ task }) => task)])
+  const goesOn = new Map(
+    underWay.map(({ task, crew, spans }) => [
+      task,
+      { task, crew, minutes: spans.reduce((sum, span) => sum + Math.max(0, span.to - Math.max(from, span.from)), 0) },
+    ]),
+  )
+  const left = new Set([
+    ...(settings.leftOut ?? []),
+    ...[...goesOn.values()].filter(({ minutes }) => minutes === 0).map(({ task }) => task),
+  ])
   const pieces = new Map<string, PieceMinutes>()
   const info = new Map<string, TaskInfo>()
-  const tasks = walls.flatMap(({ site, id: wall, name, work = [] }): Task[] => {
-    const open = work.filter(each => each.done < each.pieces && !left.has(taskId(site, wall, each.kind)))
-    const has = new Set(open.map(({ kind }) => kind))
-    return open.map((each): Task => {
-      const { kind, sort, people, aid } = each
-      if (!pieces.has(sort)) pieces.set(sort, pieceMinutes(sort, kind, samples, own))
-      const id = taskId(site, wall, kind)
-      const length = lengthOf(each, pieces.get(sort)!)
-      info.set(id, { id, site, siteName: siteOf.get(site)?.name ?? site, wall, wallName: name, kind, work: each, length })
-      const { title, skill, noisy = false, whole = false } = KINDS[kind]
-      return { id, site, wall, title: words`${title}, ${name}`, minutes: length.value, people, skill, noisy, aid, splits: !whole, after: [...before(kind, has)].map(([earlier, wait]) => ({ task: taskId(site, wall, earlier), wait })) }
+  const tasks = walls
+    .flatMap(({ site, id: wall, name, work = [] }): Task[] => {
+      const open = work.filter(each => each.done < each.pieces && !left.has(taskId(site, wall, each.kind)))
+      const has = new Set(open.map(({ kind }) => kind))
+      return open.map((each): Task => {
+        const { kind, sort, people, aid } = each
+        if (!pieces.has(sort)) pieces.set(sort, pieceMinutes(sort, kind, samples, own))
+        const id = taskId(site, wall, kind)
+        const length = lengthOf(each, pieces.get(sort)!)
+        info.set(id, {
+          id,
+          site,
+          siteName: siteOf.get(site)?.name ?? site,
+          wall,
+          wallName: name,
+          kind,
+          work: each,
+          length,
+        })
+        const { title, skill, noisy = false, whole = false } = KINDS[kind]
+        return {
+          id,
+          site,
+          wall,
+          title: words`${title}, ${name}`,
+          minutes: length.value,
+          people,
+          skill,
+          noisy,
+          aid,
+          splits: !whole,
+          after: [...before(kind, has)].map(([earlier, wait]) => ({ task: taskId(site, wall, earlier), wait })),
+        }
+      })
     })
-  }).sort((a, b) => WORK_KINDS.indexOf(info.get(a.id)!.kind) - WORK_KINDS.indexOf(info.get(b.id)!.kind))
+    .sort((a, b) => WORK_KINDS.indexOf(info.get(a.id)!.kind) - WORK_KINDS.indexOf(info.get(b.id)!.kind))
 
   const byId = new Map(tasks.map(task => [task.id, task]))
   const begun = [...goesOn.values()].filter(({ task, minutes }) => byId.has(task) && minutes > 0)
@@ -187,31 +239,83 @@ export function programmeOf({ settings, sites, walls, samples, now, underWay = [
     const loop = loopIn(tasks)
     if (!loop) continue
     task.after.pop()
-    cautions.push(words`The link “${byId.get(first)!.title}” before “${task.title}” is ignored: the tasks would wait for each other (${loop.map(id => KINDS[info.get(id)!.kind].title.toLowerCase()).join(', ')}).`)
+    cautions.push(
+      words`The link “${byId.get(first)!.title}” before “${task.title}” is ignored: the tasks would wait for each other
+        (${loop.map(id => KINDS[info.get(id)!.kind].title.toLowerCase()).join(', ')}).`,
+    )
   }
 
-  const lostAt = (which: 'crew' | 'site', id: string) => (settings.lost ?? []).filter(lost => lost[which] === id || (lost.crew === undefined && lost.site === undefined)).map(({ day }) => day)
+  const lostAt = (which: 'crew' | 'site', id: string) =>
+    (settings.lost ?? [])
+      .filter(lost => lost[which] === id || (lost.crew === undefined && lost.site === undefined))
+      .map(({ day }) => day)
   const always = [{ from, to }]
-  const crews = settings.crews.map(({ id, name, people, skills, hours, off = [] }): Crew => ({ id, name, people, skills, times: openTimes(hours, settings.zone, from, to, [...off.map(({ day }) => day), ...lostAt('crew', id)]) }))
+  const crews = settings.crews.map(({ id, name, people, skills, hours, off = [] }): Crew => ({
+    id,
+    name,
+    people,
+    skills,
+    times: openTimes(hours, settings.zone, from, to, [...off.map(({ day }) => day), ...lostAt('crew', id)]),
+  }))
   const places = sites.map(({ id, name, zone = settings.zone, windows, noise, closed = [] }): Place => {
     const shut = [...closed.map(({ day }) => day), ...lostAt('site', id)]
-    const open = windows ? openTimes(windows, zone, from, to, shut) : shut.length === 0 ? always : openTimes([{ days: ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'], from: '00:00', to: '23:59' }], zone, from, to, shut)
+    const open = windows
+      ? openTimes(windows, zone, from, to, shut)
+      : shut.length === 0
+        ? always
+        : openTimes(
+            [{ days: ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'], from: '00:00', to: '23:59' }],
+            zone,
+            from,
+            to,
+            shut,
+          )
     return { id, name, open, loud: noise ? openTimes(noise, zone, from, to, shut) : open }
   })
-  const ways = new Map((settings.travel ?? []).flatMap(({ from, to, minutes }) => [[`${from} ${to}`, minutes], [`${to} ${from}`, minutes]] as const))
+  const ways = new Map(
+    (settings.travel ?? []).flatMap(
+      ({ from, to, minutes }) =>
+        [
+          [`${from} ${to}`, minutes],
+          [`${to} ${from}`, minutes],
+        ] as const,
+    ),
+  )
   const crewOf = new Map(crews.map(crew => [crew.id, crew]))
   const programme: Programme = {
-    from, to, tasks, crews, places, aids: settings.aids, ...told && { before: told },
+    from,
+    to,
+    tasks,
+    crews,
+    places,
+    aids: settings.aids,
+    ...(told && { before: told }),
     fixed: [
-      ...begun.filter(({ crew }) => crewOf.has(crew)).map(({ task, crew }) => ({ task, crew, start: from, begun: true })),
-      ...(settings.fixed ?? []).map(({ task, crew, start }) => ({ task, crew, start: minuteOf(start) })).filter(({ task }) => byId.has(task) && !begun.some(each => each.task === task)),
+      ...begun
+        .filter(({ crew }) => crewOf.has(crew))
+        .map(({ task, crew }) => ({ task, crew, start: from, begun: true })),
+      ...(settings.fixed ?? [])
+        .map(({ task, crew, start }) => ({ task, crew, start: minuteOf(start) }))
+        .filter(({ task }) => byId.has(task) && !begun.some(each => each.task === task)),
     ],
-    travel: (a, b) => a === b ? 0 : ways.get(`${a} ${b}`) ?? settings.betweenSites,
+    travel: (a, b) => (a === b ? 0 : (ways.get(`${a} ${b}`) ?? settings.betweenSites)),
   }
-  const unable = programme.fixed.filter(({ task, crew }) => crewOf.has(crew) && !canDo(crewOf.get(crew)!, byId.get(task)!))
+  const unable = programme.fixed.filter(
+    ({ task, crew }) => crewOf.has(crew) && !canDo(crewOf.get(crew)!, byId.get(task)!),
+  )
   return {
-    programme, info, pieces: [...pieces.values()],
-    cautions: [...cautionsOf(settings, sites, walls, crews, places, tasks), ...cautions, ...unable.map(({ task, crew }) => words`${crewOf.get(crew)!.name} has “${byId.get(task)!.title}” pinned to it, but not the people or skill for it.`)],
+    programme,
+    info,
+    pieces: [...pieces.values()],
+    cautions: [
+      ...cautionsOf(settings, sites, walls, crews, places, tasks),
+      ...cautions,
+      ...unable.map(
+        ({ task, crew }) =>
+          words`${crewOf.get(crew)!.name} has “${byId.get(task)!.title}” pinned to it, but not the people or skill for
+            it.`,
+      ),
+    ],
   }
 }
 

@@ -58,10 +58,19 @@ const COLUMNS = (wide: number): GridColumn[] => [
  * How two revisions differ: the later one drawn with where its marks were before, and every mark that moved, is new or
  * gone.
  */
-export function drawDifference(before: SheetSource, after: SheetSource, difference: Difference, { paper: name, units, precision }: { paper: PaperName, units: UnitSystem, precision: Precision }): Sheet {
+export function drawDifference(
+  before: SheetSource,
+  after: SheetSource,
+  difference: Difference,
+  { paper: name, units, precision }: { paper: PaperName, units: UnitSystem, precision: Precision },
+): Sheet {
   const paper = PAPERS[name]
   const { margin, width, height } = paper
-  const scale = scaleFor(after.wall, { width: width - 2 * margin - 12, height: (height - 2 * margin - HEAD - FOOT) * 0.5 }, units)
+  const scale = scaleFor(
+    after.wall,
+    { width: width - 2 * margin - 12, height: (height - 2 * margin - HEAD - FOOT) * 0.5 },
+    units,
+  )
   const view: View = { left: margin + 6, foot: margin + HEAD + after.wall.height / scale + 1, scale }
   const at = ({ x, y }: Point) => ({ x: view.left + x / scale, y: view.foot - y / scale })
   const holes = difference.moved.filter(({ kind }) => kind === 'hole' || kind === 'plate-centre' || kind === 'bolt')
@@ -70,13 +79,29 @@ export function drawDifference(before: SheetSource, after: SheetSource, differen
       const [a, b] = [at(from), at(to)]
       return [circle(a.x, a.y, 1.3, FROM), line(a.x, a.y, b.x, b.y, TO), circle(b.x, b.y, 1.3, TO)]
     }),
-    ...difference.added.filter(({ kind }) => kind === 'hole').map(mark => circle(at(mark.at).x, at(mark.at).y, 1.6, { ...TO, fill: STOP })),
-    ...difference.gone.filter(({ kind }) => kind === 'hole').map(mark => circle(at(mark.at).x, at(mark.at).y, 1.6, FROM)),
+    ...difference.added
+      .filter(({ kind }) => kind === 'hole')
+      .map(mark => circle(at(mark.at).x, at(mark.at).y, 1.6, { ...TO, fill: STOP })),
+    ...difference.gone
+      .filter(({ kind }) => kind === 'hole')
+      .map(mark => circle(at(mark.at).x, at(mark.at).y, 1.6, FROM)),
   ]
-  const rows = differenceRows(difference, before, after, units, precision).map(({ what, label, before, after, by }) => [what, label, before, after, by])
-  const made = after.plan.arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)).filter(hole => hole.made === 'hit').length
-  const told = `${difference.change.plates.length} plates and ${difference.moved.length} marks `
-    + `moved, ${difference.added.length} new, ${difference.gone.length} removed${difference.redrilled.length > 0 ? `, ${difference.redrilled.length} with a different bit or depth` : ''}. ${made} holes already drilled at issue stay in place.`
+  const rows = differenceRows(difference, before, after, units, precision).map(({ what, label, before, after, by }) => [
+    what,
+    label,
+    before,
+    after,
+    by,
+  ])
+  const made = after.plan.arrays
+    .flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes))
+    .filter(hole => hole.made === 'hit').length
+  const told
+    = `${difference.change.plates.length} plates and ${difference.moved.length} marks `
+      + `moved, ${difference.added.length} new, ${difference.gone.length} `
+      + `removed${difference.redrilled.length > 0
+        ? `, ${difference.redrilled.length} with a different bit or depth`
+        : ''}. ${made} holes already drilled at issue stay in place.`
   const head = group(
     {},
     label(
@@ -104,7 +129,18 @@ export function drawDifference(before: SheetSource, after: SheetSource, differen
   const room = (top: number) => Math.max(0, Math.floor((height - margin - FOOT - top) / gridHeight(0)) - 1)
   const bodies: Shape[] = []
   const top = view.foot + 12
-  bodies.push(group({}, drawWall(after.wall, after.plan, view), ...overlay, scaleBar(margin, view.foot + 7, units), rows.length > 0 ? drawGrid(columns, rows.slice(0, room(top)), margin, top) : label('No differences: marks and holes are the same.', margin, top + 4, 3.2)))
-  for (let from = room(top); from < rows.length; from += room(margin + HEAD)) bodies.push(drawGrid(columns, rows.slice(from, from + room(margin + HEAD)), margin, margin + HEAD))
+  bodies.push(
+    group(
+      {},
+      drawWall(after.wall, after.plan, view),
+      ...overlay,
+      scaleBar(margin, view.foot + 7, units),
+      rows.length > 0
+        ? drawGrid(columns, rows.slice(0, room(top)), margin, top)
+        : label('No differences: marks and holes are the same.', margin, top + 4, 3.2),
+    ),
+  )
+  for (let from = room(top); from < rows.length; from += room(margin + HEAD))
+    bodies.push(drawGrid(columns, rows.slice(from, from + room(margin + HEAD)), margin, margin + HEAD))
   return { paper, pages: bodies.map((body, n) => group({}, head, body, footLine(paper, n + 1, bodies.length))) }
 }

@@ -21,26 +21,22 @@ function placeFindings(wall: Wall, members: Member[]): Finding[] {
     const overlap = next ? right - (next.centre - next.width / 2) : 0
     return [
       ...(left < -2 * member.sd || right > wall.width + 2 * member.sd
-        ? [
-            {
-              ...about(member),
-              severity: 'caution' as const,
-              code: 'member-off-wall' as const,
-              message: words`${name(index)} at ${member.centre} extends past the wall’s
-                ${left < 0 ? 'left' : 'right'} edge.`,
-            },
-          ]
+        ? [{
+            ...about(member),
+            severity: 'caution' as const,
+            code: 'member-off-wall' as const,
+            message: words`${name(index)} at ${member.centre} extends past the wall’s
+              ${left < 0 ? 'left' : 'right'} edge.`,
+          }]
         : []),
       ...(overlap > 0.01
-        ? [
-            {
-              ...about(member),
-              severity: member.sd === 0 ? ('stop' as const) : ('caution' as const),
-              code: 'members-overlap' as const,
-              message: words`Studs ${String(index + 1)} and ${String(index + 2)} overlap by ${overlap}.`,
-              remedy: words`Enter a double stud as one stud of double width.`,
-            },
-          ]
+        ? [{
+            ...about(member),
+            severity: member.sd === 0 ? ('stop' as const) : ('caution' as const),
+            code: 'members-overlap' as const,
+            message: words`Studs ${String(index + 1)} and ${String(index + 2)} overlap by ${overlap}.`,
+            remedy: words`Enter a double stud as one stud of double width.`,
+          }]
         : []),
     ]
   })
@@ -56,7 +52,9 @@ function inferredFindings(members: Member[]): Finding[] {
       }])
 }
 
-/** A miss at another height than all that met a stud: it ends between, or it leans, and one reading does not tell which. */
+/**
+ * A miss at another height than all that met a stud: it ends between, or it leans, and one reading does not tell which.
+ */
 function endsText(stud: string, member: Member, { x, reading: { method, y } }: Sign, met: Sign[]): Text {
   const found = words`${stud} at ${member.centre}: ${METHOD_NAMES[method]} at ${x} found nothing ${y} above floor.`
   const slope = leanToMiss({ x, y }, met, member)
@@ -72,17 +70,15 @@ function leanFindings(members: Member[]): Finding[] {
   return members.flatMap((member, index): Finding[] => {
     const { slope, sd } = member.lean ?? { slope: 0, sd: 0 }
     if (Math.abs(slope) < LEANS) return []
-    return [
-      {
-        ...about(member),
-        severity: 'caution',
-        code: 'member-leans' as const,
-        message: words`${name(index)} leans ${quantity(1000 * Math.abs(slope), 'mm/m')} to the
-          ${slope < 0 ? 'left' : 'right'} going up (± ${quantity(1960 * sd, 'mm/m')}): readings at different heights
-          are off by that.`,
-        remedy: words`Holes are planned along the lean. Probe at the height of the holes to confirm it.`,
-      },
-    ]
+    return [{
+      ...about(member),
+      severity: 'caution',
+      code: 'member-leans' as const,
+      message: words`${name(index)} leans ${quantity(1000 * Math.abs(slope), 'mm/m')} to the
+        ${slope < 0 ? 'left' : 'right'} going up (± ${quantity(1960 * sd, 'mm/m')}): readings at different heights
+        are off by that.`,
+      remedy: words`Holes are planned along the lean. Probe at the height of the holes to confirm it.`,
+    }]
   })
 }
 
@@ -150,18 +146,16 @@ function detectorFindings(wall: Wall, shared: SharedError[]): Finding[] {
   return shared.flatMap(({ source, shift, raw }): Finding[] => {
     if (!source.startsWith('detector') || !raw || raw.members < KINDS_APART.members) return []
     if (Math.abs(raw.off) < KINDS_APART.mm || Math.abs(raw.off) < KINDS_APART.sigmas * raw.sd) return []
-    return [
-      {
-        severity: 'caution',
-        code: 'kinds-disagree' as const,
-        stage: 'survey',
-        subject: { kind: 'wall', id: wall.id },
-        message: words`The detector reads ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of the nails,
-          magnets and sightings, at ${String(raw.members)} studs along the wall. Its readings are treated as
-          ${Math.abs(shift)} too far to the ${shift < 0 ? 'left' : 'right'}.`,
-        remedy: words`Test the detector on a stud with visible edges; if it is wrong, exclude its readings.`,
-      },
-    ]
+    return [{
+      severity: 'caution',
+      code: 'kinds-disagree' as const,
+      stage: 'survey',
+      subject: { kind: 'wall', id: wall.id },
+      message: words`The detector reads ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of the nails,
+        magnets and sightings, at ${String(raw.members)} studs along the wall. Its readings are treated as
+        ${Math.abs(shift)} too far to the ${shift < 0 ? 'left' : 'right'}.`,
+      remedy: words`Test the detector on a stud with visible edges; if it is wrong, exclude its readings.`,
+    }]
   })
 }
 
@@ -191,17 +185,15 @@ function spreadFindings(wall: Wall, shared: SharedError[]): Finding[] {
 /** Findings where edges measured apart disagree with the width that was said. */
 function widthFindings(wall: Wall, { said, believed, sure, differs }: CommonWidth): Finding[] {
   if (!differs) return []
-  return [
-    {
-      severity: 'caution',
-      code: 'member-width-differs' as const,
-      stage: 'survey',
-      subject: { kind: 'wall', id: wall.id },
-      message: words`The edges read show studs ${believed} wide; ${said} was entered. Studs are taken as
-        ${believed} wide, and holes keep to ${sure} of that.`,
-      remedy: words`Find both edges of one stud with a nail, and correct the stud width.`,
-    },
-  ]
+  return [{
+    severity: 'caution',
+    code: 'member-width-differs' as const,
+    stage: 'survey',
+    subject: { kind: 'wall', id: wall.id },
+    message: words`The edges read show studs ${believed} wide; ${said} was entered. Studs are taken as
+      ${believed} wide, and holes keep to ${sure} of that.`,
+    remedy: words`Find both edges of one stud with a nail, and correct the stud width.`,
+  }]
 }
 
 /** Linings up to this year may hold asbestos, and paint on them lead. */
@@ -211,29 +203,25 @@ const OLD_LINING = 1990
 export function liningFindings({ id, linedIn, fireRating }: Wall): Finding[] {
   return [
     ...(linedIn !== undefined && linedIn < OLD_LINING
-      ? [
-          {
-            severity: 'caution' as const,
-            code: 'lining-old' as const,
-            stage: 'survey' as const,
-            subject: { kind: 'wall' as const, id },
-            message: words`The lining dates from ${String(linedIn)}: it may contain asbestos, and its paint may
-              contain lead.`,
-            remedy: words`Have it tested before cutting or drilling.`,
-          },
-        ]
+      ? [{
+          severity: 'caution' as const,
+          code: 'lining-old' as const,
+          stage: 'survey' as const,
+          subject: { kind: 'wall' as const, id },
+          message: words`The lining dates from ${String(linedIn)}: it may contain asbestos, and its paint may
+            contain lead.`,
+          remedy: words`Have it tested before cutting or drilling.`,
+        }]
       : []),
     ...(fireRating
-      ? [
-          {
-            severity: 'caution' as const,
-            code: 'wall-fire-rated' as const,
-            stage: 'survey' as const,
-            subject: { kind: 'wall' as const, id },
-            message: words`The wall has a fire rating of ${String(fireRating)} minutes.`,
-            remedy: words`Open it only with its approved seal; local code takes precedence.`,
-          },
-        ]
+      ? [{
+          severity: 'caution' as const,
+          code: 'wall-fire-rated' as const,
+          stage: 'survey' as const,
+          subject: { kind: 'wall' as const, id },
+          message: words`The wall has a fire rating of ${String(fireRating)} minutes.`,
+          remedy: words`Open it only with its approved seal; local code takes precedence.`,
+        }]
       : []),
   ]
 }

@@ -217,20 +217,18 @@ function inferred(
       const prior = place < 0 || place > run.last ? RUN_FILLED - 0.2 : RUN_FILLED
       const confidence = (prior * some) / (prior * some + (1 - prior) * all)
       if (confidence < LIKELY) return []
-      return [
-        {
-          centre: at.centre,
-          width,
-          sd: at.sd,
-          kind: 'single' as const,
-          plies: 1,
-          source: 'inferred' as const,
-          confidence,
-          evidence: [],
-          run: index,
-          expected: at,
-        },
-      ]
+      return [{
+        centre: at.centre,
+        width,
+        sd: at.sd,
+        kind: 'single' as const,
+        plies: 1,
+        source: 'inferred' as const,
+        confidence,
+        evidence: [],
+        run: index,
+        expected: at,
+      }]
     }),
   )
 }
@@ -246,17 +244,15 @@ function signsAgainst(signs: Sign[], width: number): Sign[] {
   const ends = misses.flatMap((miss) => {
     const beside = strongBeside(miss.x, width)
     if (!showsEnd(miss, beside, misses.filter(({ x }) => Math.abs(x - miss.x) < width / 2))) return []
-    return [
-      {
-        miss,
-        off:
-          miss.reading.y
-          - beside.reduce(
-            (near, { reading: { y } }) => (Math.abs(y - miss.reading.y) < Math.abs(near - miss.reading.y) ? y : near),
-            Infinity,
-          ),
-      },
-    ]
+    return [{
+      miss,
+      off:
+        miss.reading.y
+        - beside.reduce(
+          (near, { reading: { y } }) => (Math.abs(y - miss.reading.y) < Math.abs(near - miss.reading.y) ? y : near),
+          Infinity,
+        ),
+    }]
   })
   const endOf = new Map(ends.map(end => [end.miss, end]))
   return against.flatMap((miss) => {
@@ -377,8 +373,10 @@ export function mapFraming(wall: Wall): FramingMap {
   const face = width.believed
   // A stud in a corner stands against the wall beside it, and not where the run has its place.
   const inCorner = ({ centre }: Sighting) => Math.min(centre, wall.width - centre) < CORNER * face
-  const clustersIn = (signs: Sign[], against: Sign[]) => clustersOf([...signs.filter(({ speaksFor }) => speaksFor), ...against], face)
-  const grouped = (clusters: Cluster[], expected: Expectation) => clusters.flatMap(cluster => groupsOf(cluster, expected)).sort((a, b) => a.outline.centre - b.outline.centre)
+  const clustersIn = (signs: Sign[], against: Sign[]) =>
+    clustersOf([...signs.filter(({ speaksFor }) => speaksFor), ...against], face)
+  const grouped = (clusters: Cluster[], expected: Expectation) =>
+    clusters.flatMap(cluster => groupsOf(cluster, expected)).sort((a, b) => a.outline.centre - b.outline.centre)
   const inRuns = (groups: Group[]) => {
     const sightings: Sighting[] = groups.map(group => sightingOf(group, flat))
     return { groups, sightings, runs: runsOf(sightings, wall.structure.spacing, inCorner) }
@@ -397,7 +395,9 @@ export function mapFraming(wall: Wall): FramingMap {
   const { groups, sightings, runs } = inRuns(grouped(clusters, expectation(guess.runs, guess.sightings, face)()))
   const runOf = (index: number) => runs.findIndex(({ places }) => places.has(index))
 
-  const own = withWeakSigns(groups, moved ? signs : read).map(group => moved ? group : group.map(sign => back.get(sign)!))
+  const own = withWeakSigns(groups, moved ? signs : read).map(group =>
+    moved ? group : group.map(sign => back.get(sign)!),
+  )
   const expected = groups.map((_, index) => {
     const run = runs[runOf(index)]
     return run && run.places.size > 1 ? expectedAt(run, sightings, run.places.get(index)!, index) : undefined
@@ -411,8 +411,11 @@ export function mapFraming(wall: Wall): FramingMap {
       : plumb[index]!,
   )
   const joined = new Set(leans.flatMap(found => found?.joined ?? []))
-  const separate = (signs: Sign[]) => new PosteriorGrid(signs, [], face, 2 * FINE).expecting(flat).belief(0, signs.length).sd
-  const leanings = shared.map(({ source, sd }) => leaning(source, own, sightings, runs, expected, separate).map(share => share * sd))
+  const separate = (signs: Sign[]) =>
+    new PosteriorGrid(signs, [], face, 2 * FINE).expecting(flat).belief(0, signs.length).sd
+  const leanings = shared.map(({ source, sd }) =>
+    leaning(source, own, sightings, runs, expected, separate).map(share => share * sd),
+  )
   // Where runs are known, or members are read by several signs each, a sign that stands by itself is likelier a stray.
   const strayLikely = runs.length > 0 || own.filter(signs => signs.length > 1).length > 1
   const misses = missesOf(read)
@@ -429,7 +432,16 @@ export function mapFraming(wall: Wall): FramingMap {
       ...(expected[index] && { expected: expected[index] }),
     }]
   })
-  const members = withIds([...observed, ...inferred(runs, sightings, groups, against, wall, face)].sort((a, b) => a.centre - b.centre), wall.evidence ?? [])
+  const members = withIds(
+    [...observed, ...inferred(runs, sightings, groups, against, wall, face)].sort((a, b) => a.centre - b.centre),
+    wall.evidence ?? [],
+  )
   const explained = new Set(members.flatMap(({ evidence }) => evidence))
-  return { members, runs, unexplained: signs.filter(sign => sign.speaksFor && !explained.has(sign.reading.id)), shared, width }
+  return {
+    members,
+    runs,
+    unexplained: signs.filter(sign => sign.speaksFor && !explained.has(sign.reading.id)),
+    shared,
+    width,
+  }
 }

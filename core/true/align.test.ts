@@ -22,37 +22,52 @@ const alignOf = (job: Job, log: LogEntry[], exact = false) => alignWith(solve, j
 
 describe('truing', () => {
   it('predicts what a wall that is turned so then reads, within what small angles leave out', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), fc.integer({ min: 1, max: 3 }), fc.integer({ min: 2, max: 3 }), (seed, rows, columns) => {
-      const luck = chance(seed)
-      const poses = posesOf(rows, columns, luck, 3)
-      const job = trueJob(rows, columns)
-      const found = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, ...read(poses, rows, columns, () => 0) })])
-      const rolled = new Map([...poses].map(([name, { theta }]) => [name, theta]))
-      turn(poses, found.moves)
-      const then = read(poses, rows, columns, () => 0)
-      // What small angles leave out of a point of a case that is rolled: x (1 - cos θ) and y (θ - sin θ), of both
-      // cases.
-      const leftOut = (name: string) => {
-        const [was, is] = [rolled.get(name)!, poses.get(name)!.theta]
-        return (
-          (SIZE.width / 2) * Math.abs(Math.cos(is) - Math.cos(was))
-          + (SIZE.width / 2) * Math.abs(is - Math.sin(is) - (was - Math.sin(was)))
-        )
-      }
-      for (const { reading: { kind, between, end }, after } of found.predicted) {
-        const list = kind === 'gap' ? then.gaps! : then.steps!
-        const off = Math.abs(list.find(each => each.between.join() === between.join() && each.end === end)!.mm - after)
-        expect(off).toBeLessThan(1e-6 + (kind === 'gap' ? leftOut(between[0]!) + leftOut(between[1]!) : 0))
-      }
-      expect(Math.max(found.after.gap, found.after.step)).toBeLessThanOrEqual(
-        Math.max(found.before.gap, found.before.step) + 1e-9,
-      )
-      // The travel that there is holds.
-      for (const { adjuster, mm, turns } of found.moves) {
-        expect(Math.abs(mm)).toBeLessThanOrEqual({ height: 12, lateral: 45 }[adjuster.split('-')[0]!] ?? 8)
-        if (turns !== undefined) expect(8 * turns).toBeCloseTo(Math.round(8 * turns), 9)
-      }
-    }), { numRuns: cases(40) })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 10_000 }),
+        fc.integer({ min: 1, max: 3 }),
+        fc.integer({ min: 2, max: 3 }),
+        (seed, rows, columns) => {
+          const luck = chance(seed)
+          const poses = posesOf(rows, columns, luck, 3)
+          const job = trueJob(rows, columns)
+          const found = alignOf(job, [
+            entry(1, 'seams', { array: 'a1', round: 1, ...read(poses, rows, columns, () => 0) }),
+          ])
+          const rolled = new Map([...poses].map(([name, { theta }]) => [name, theta]))
+          turn(poses, found.moves)
+          const then = read(poses, rows, columns, () => 0)
+          // What small angles leave out of a point of a case that is rolled: x (1 - cos θ) and y (θ - sin θ), of both
+          // cases.
+          const leftOut = (name: string) => {
+            const [was, is] = [rolled.get(name)!, poses.get(name)!.theta]
+            return (
+              (SIZE.width / 2) * Math.abs(Math.cos(is) - Math.cos(was))
+              + (SIZE.width / 2) * Math.abs(is - Math.sin(is) - (was - Math.sin(was)))
+            )
+          }
+          for (const {
+            reading: { kind, between, end },
+            after,
+          } of found.predicted) {
+            const list = kind === 'gap' ? then.gaps! : then.steps!
+            const off = Math.abs(
+              list.find(each => each.between.join() === between.join() && each.end === end)!.mm - after,
+            )
+            expect(off).toBeLessThan(1e-6 + (kind === 'gap' ? leftOut(between[0]!) + leftOut(between[1]!) : 0))
+          }
+          expect(Math.max(found.after.gap, found.after.step)).toBeLessThanOrEqual(
+            Math.max(found.before.gap, found.before.step) + 1e-9,
+          )
+          // The travel that there is holds.
+          for (const { adjuster, mm, turns } of found.moves) {
+            expect(Math.abs(mm)).toBeLessThanOrEqual({ height: 12, lateral: 45 }[adjuster.split('-')[0]!] ?? 8)
+            if (turns !== undefined) expect(8 * turns).toBeCloseTo(Math.round(8 * turns), 9)
+          }
+        },
+      ),
+      { numRuns: cases(40) },
+    )
   })
 
   it('leaves cases level that hang level, whichever way the seams run round a corner', () => {
@@ -269,7 +284,12 @@ describe('truing', () => {
     expect(rows.length).toBeGreaterThan(0)
     expect(rows).toEqual([1, 2].filter(row => rows.includes(row)))
     expect(tooWide.sequence.map(({ touches }) => touches)).toEqual(rows.map(() => undefined))
-    const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map())
+    const screens = trueScreens(
+      job.walls[0]!.arrays[0]!,
+      planWall(job.walls[0]!, contextOf(job)).arrays[0]!,
+      job.catalogue,
+      new Map(),
+    )
     const readings = readingsOf({ gaps: level(1) }, screens, { x: 2, y: 2 })
     // Row 1 down by 3 and row 2 down by 4: row 2 makes room first.
     const down = (screen: string, adjuster: Adjuster) =>

@@ -61,7 +61,8 @@ export function moveWords(screen: string, adjuster: Adjuster, mm: number, turns?
   const of = words`${ADJUSTER_NAMES[adjuster]} of ${label(screen)}`
   if (adjuster === 'lateral') return words`${of}: ${Math.abs(mm)} to the ${mm > 0 ? 'right' : 'left'}`
   if (turns === undefined)
-    return words`${of}: ${Math.abs(mm)} ${adjuster.startsWith('height') ? (mm > 0 ? 'up' : 'down') : mm > 0 ? 'out' : 'in'}`
+    return words`${of}: ${Math.abs(mm)}
+      ${adjuster.startsWith('height') ? (mm > 0 ? 'up' : 'down') : mm > 0 ? 'out' : 'in'}`
   const way = adjuster.startsWith('height')
     ? mm > 0
       ? 'clockwise seen from below: up'
@@ -147,16 +148,14 @@ function movesOf(screens: TrueScreen[], by: MovedBy, best: MovedBy, exact: boole
     const turns
       = travel.perTurn === undefined ? undefined : exact ? mm / travel.perTurn : Math.round((8 * mm) / travel.perTurn) / 8
     const why = exact ? undefined : whyFarther(travel, mm, best(name, adjuster))
-    return [
-      {
-        screen: name,
-        adjuster,
-        mm,
-        ...(turns !== undefined && { turns }),
-        words: moveWords(name, adjuster, mm, turns),
-        ...(why && { why }),
-      },
-    ]
+    return [{
+      screen: name,
+      adjuster,
+      mm,
+      ...(turns !== undefined && { turns }),
+      words: moveWords(name, adjuster, mm, turns),
+      ...(why && { why }),
+    }]
   }))
 }
 

@@ -72,7 +72,8 @@ export function seamFault(screens: TrueScreen[], between: string[], end: string)
   const level = a.column === b.column && b.row === a.row + 1
   if (!upright && !level) return `${between.join(' and ')} share no seam; enter the left or upper screen first`
   if (upright !== (end === 'top' || end === 'bottom'))
-    return `the seam of ${between.join(' and ')} is ${upright ? 'vertical: its ends are top and bottom' : 'horizontal: its ends are left and right'}`
+    return `the seam of ${between.join(' and ')} is `
+      + `${upright ? 'vertical: its ends are top and bottom' : 'horizontal: its ends are left and right'}`
   return undefined
 }
 

@@ -223,21 +223,19 @@ function begunAt(start: Point | undefined, box: Point, legs: Leg[]): Leg[] {
       ? [{ ...first, from: { ...first.from, x: start.x } }, ...rest]
       : legs
   return Math.abs(start.x - box.x) > 1e-6
-    ? [
-        {
-          from: { x: start.x, y: start.y },
-          to: { x: box.x, y: box.y },
-          method: 'rod',
-          minutes: 0,
-          openings: [],
-          seals: 0,
-          patches: 0,
-          bores: [],
-          guards: 0,
-          past: [],
-          doubts: [],
-        },
-      ]
+    ? [{
+        from: { x: start.x, y: start.y },
+        to: { x: box.x, y: box.y },
+        method: 'rod',
+        minutes: 0,
+        openings: [],
+        seals: 0,
+        patches: 0,
+        bores: [],
+        guards: 0,
+        past: [],
+        doubts: [],
+      }]
     : legs
 }
 
@@ -258,7 +256,13 @@ const without = (avoid: ReadonlySet<number>, bay: number): ReadonlySet<number> =
  *
  * @param apart whether signal has bays of its own
  */
-export function routesOf(ways: Ways, wanted: Wanted[], cases: Rect[], apart: boolean, rules: Rules): { routes: RoutePlan[], noWay: NoWay[] } {
+export function routesOf(
+  ways: Ways,
+  wanted: Wanted[],
+  cases: Rect[],
+  apart: boolean,
+  rules: Rules,
+): { routes: RoutePlan[], noWay: NoWay[] } {
   const { wall, bays } = ways
   const reach = reaching(ways)
   const routes: RoutePlan[] = []
@@ -269,21 +273,47 @@ export function routesOf(ways: Ways, wanted: Wanted[], cases: Rect[], apart: boo
   function inWall(each: Wanted, avoid: ReadonlySet<number>): RoutePlan | undefined {
     const bay = bayNear(ways, each.box.x)
     const goal = placeIn(ways, bay, each.box.y)
-    const found = inOrder(beginnings(ways, each).map(({ starts, ...rest }) => ({ ...rest, reached: reach(starts, each.hole, avoid) })).map(way => ({ ...way, minutes: way.reached.minutes[goal]! })).filter(({ minutes }) => minutes < Infinity), rules)
-    const routeBy = ({ reached, at, side }: typeof found[number]) => {
+    const found = inOrder(
+      beginnings(ways, each)
+        .map(({ starts, ...rest }) => ({ ...rest, reached: reach(starts, each.hole, avoid) }))
+        .map(way => ({ ...way, minutes: way.reached.minutes[goal]! }))
+        .filter(({ minutes }) => minutes < Infinity),
+      rules,
+    )
+    const routeBy = ({ reached, at, side }: (typeof found)[number]) => {
       const places = placesTo(reached, goal)
       const begins = at && bayNear(ways, at.x)
-      const legs = begunAt(at, each.box, legsThrough(ways, places, each.hole, n => n === bay ? each.box.x : n === begins ? at!.x : middleOf(bays[n]!)))
+      const legs = begunAt(
+        at,
+        each.box,
+        legsThrough(ways, places, each.hole, n => (n === bay ? each.box.x : n === begins ? at!.x : middleOf(bays[n]!))),
+      )
       const inVoid = legs.find(({ method }) => method === 'void')
-      const route = routeOf(each, side ?? (inVoid ? (inVoid.to.y === 0 ? 'below' : 'above') : 'bay'), legs, bayList(ways, places), cases)
+      const route = routeOf(
+        each,
+        side ?? (inVoid ? (inVoid.to.y === 0 ? 'below' : 'above') : 'bay'),
+        legs,
+        bayList(ways, places),
+        cases,
+      )
       // Outside, what is cut for the box is sealed too.
       return { ...route, seals: route.seals + Number(isOutside(wall)) }
     }
     const [first, other] = found.map(routeBy)
-    return first && {
-      ...first,
-      ...other && { otherwise: { way: other.way as VoidSide, minutes: other.minutes, openings: other.openings.length, seals: other.seals, patches: other.patches } },
-    }
+    return (
+      first && {
+        ...first,
+        ...(other && {
+          otherwise: {
+            way: other.way as VoidSide,
+            minutes: other.minutes,
+            openings: other.openings.length,
+            seals: other.seals,
+            patches: other.patches,
+          },
+        }),
+      }
+    )
   }
 
   for (const each of [...wanted].sort((a, b) => Number(a.kind === 'signal') - Number(b.kind === 'signal'))) {
@@ -291,7 +321,15 @@ export function routesOf(ways: Ways, wanted: Wanted[], cases: Rect[], apart: boo
     const surface = !isFramed(wall) || box.bay.every(side => side === undefined)
     if (surface) {
       const behind = source?.behind ? each.hole : undefined
-      routes.push(routeOf(each, 'surface', onTheFace(box, each.lower ?? (source && placeOf(source, wall)), wall, behind), [], cases))
+      routes.push(
+        routeOf(
+          each,
+          'surface',
+          onTheFace(box, each.lower ?? (source && placeOf(source, wall)), wall, behind),
+          [],
+          cases,
+        ),
+      )
       continue
     }
     const avoid = without(each.kind === 'signal' && apart ? powered : new Set(), bayNear(ways, box.x))
@@ -310,16 +348,14 @@ const whyNot = (wall: Wall): Text => wall.void === undefined
 
 /** How long a route takes, min, with what each leg of it does. */
 export const timeOf = ({ legs, minutes, way }: RoutePlan): Figure =>
-  figure([
-    {
-      label: 'Time',
-      unit: 'min',
-      value: minutes,
-      expression: words`set-up ${quantity(MINUTES.enter, '')}${legs.reduce<Text>((text, leg) => words`${text} +
-        ${LEG_NAMES[leg.method].toLowerCase()} ${quantity(leg.minutes, '')}`, [])}`,
-      source:
-        way === 'surface'
-          ? 'default minutes: raceway per metre and per end'
-          : 'default minutes; likely blocking weighted by its probability',
-    },
-  ])
+  figure([{
+    label: 'Time',
+    unit: 'min',
+    value: minutes,
+    expression: words`set-up ${quantity(MINUTES.enter, '')}${legs.reduce<Text>((text, leg) => words`${text} +
+      ${LEG_NAMES[leg.method].toLowerCase()} ${quantity(leg.minutes, '')}`, [])}`,
+    source:
+      way === 'surface'
+        ? 'default minutes: raceway per metre and per end'
+        : 'default minutes; likely blocking weighted by its probability',
+  }])

@@ -266,7 +266,8 @@ export function legsThrough(ways: Ways, places: number[], hole: number, xIn: (ba
   const { wall, bays, levels, steps, crossings } = ways
   const [B, L] = [bays.length, levels.length]
   const at = (place: number) => {
-    if (place < B * L) return { bay: Math.floor(place / L), level: place % L, x: xIn(Math.floor(place / L)), y: levels[place % L]! }
+    if (place < B * L)
+      return { bay: Math.floor(place / L), level: place % L, x: xIn(Math.floor(place / L)), y: levels[place % L]! }
     const above = place < B * L + B
     const bay = place - B * L - (above ? 0 : B)
     return { bay, level: -1, x: xIn(bay), y: above ? wall.height : 0 }
@@ -275,13 +276,27 @@ export function legsThrough(ways: Ways, places: number[], hole: number, xIn: (ba
   return places.slice(1).flatMap((place, n): Leg | Leg[] => {
     const [a, b] = [at(places[n]!), at(place)]
     const leg = { ...plain, from: { x: a.x, y: a.y }, to: { x: b.x, y: b.y } }
-    if (a.level < 0 && b.level < 0) return { ...leg, method: 'void', minutes: Math.abs(b.x - a.x) / 1000 * MINUTES.voidPerMetre }
-    if (a.level < 0 || b.level < 0) return { ...leg, method: 'bored plate', minutes: MINUTES.plate, seals: 1, bores: [{ x: b.x, y: b.y, diameter: hole, through: 'plate' }] }
+    if (a.level < 0 && b.level < 0)
+      return { ...leg, method: 'void', minutes: (Math.abs(b.x - a.x) / 1000) * MINUTES.voidPerMetre }
+    if (a.level < 0 || b.level < 0)
+      return {
+        ...leg,
+        method: 'bored plate',
+        minutes: MINUTES.plate,
+        seals: 1,
+        bores: [{ x: b.x, y: b.y, diameter: hole, through: 'plate' }],
+      }
     if (a.bay !== b.bay) {
       const { pieces, plies } = crossings[Math.min(a.bay, b.bay)]!
       return {
-        ...leg, method: 'across a stud', minutes: plies * MINUTES.stud, openings: pieces.map(({ centre }) => openingAt({ x: centre, y: a.y })), seals: plies, patches: pieces.length,
-        bores: pieces.map(({ centre }) => ({ x: centre, y: a.y, diameter: hole, through: 'stud' as const })), guards: pieces.length * guardPlates(wall.structure.memberDepth ?? 0, hole),
+        ...leg,
+        method: 'across a stud',
+        minutes: plies * MINUTES.stud,
+        openings: pieces.map(({ centre }) => openingAt({ x: centre, y: a.y })),
+        seals: plies,
+        patches: pieces.length,
+        bores: pieces.map(({ centre }) => ({ x: centre, y: a.y, diameter: hole, through: 'stud' as const })),
+        guards: pieces.length * guardPlates(wall.structure.memberDepth ?? 0, hole),
       }
     }
     const step = steps[a.bay]![Math.min(a.level, b.level)]!
@@ -291,15 +306,29 @@ export function legsThrough(ways: Ways, places: number[], hole: number, xIn: (ba
     const doubts = step.met.filter(({ likely }) => likely < 1)
     const rest = (down ? step.down : step.up) - sure.length * MINUTES.opening
     // A leg ends at what stops it: the line goes that far, and on from the opening.
-    const ends = [...sure.map(({ y }) => ({ y, stopped: true })), ...sure.at(-1)?.y === b.y ? [] : [{ y: b.y, stopped: false }]]
+    const ends = [
+      ...sure.map(({ y }) => ({ y, stopped: true })),
+      ...(sure.at(-1)?.y === b.y ? [] : [{ y: b.y, stopped: false }]),
+    ]
     return ends.map(({ y, stopped }, k) => {
       const from = ends[k - 1]?.y ?? a.y
       const share = b.y === a.y ? 0 : rest * (y - from) / (b.y - a.y)
       return {
-        ...leg, from: { x: a.x, y: from }, to: { x: a.x, y }, past: step.past, doubts: doubts.filter(each => each.y > Math.min(from, y) && each.y <= Math.max(from, y)), minutes: share + (stopped ? MINUTES.opening : 0),
-        ...stopped
-          ? { method: 'opening at blocking' as const, openings: [openingAt({ x: within(bays[a.bay]!, a.x), y })], seals: 1, patches: 1, bores: [{ x: a.x, y, diameter: hole, through: 'blocking' as const }] }
-          : { method },
+        ...leg,
+        from: { x: a.x, y: from },
+        to: { x: a.x, y },
+        past: step.past,
+        doubts: doubts.filter(each => each.y > Math.min(from, y) && each.y <= Math.max(from, y)),
+        minutes: share + (stopped ? MINUTES.opening : 0),
+        ...(stopped
+          ? {
+              method: 'opening at blocking' as const,
+              openings: [openingAt({ x: within(bays[a.bay]!, a.x), y })],
+              seals: 1,
+              patches: 1,
+              bores: [{ x: a.x, y, diameter: hole, through: 'blocking' as const }],
+            }
+          : { method }),
       }
     })
   })

@@ -64,7 +64,8 @@ export function openWhole<Schema extends Record<string, unknown>>(
     if (!existsSync(file)) writeFileSync(beginning, '')
     else if (statSync(file).size === 0 && !existsSync(beginning))
       throw new DatabaseRefused(
-        `${file} is empty, but it had content before. Replace it with a copy from backups/, or delete it to start with nothing.`,
+        `${file} is empty, but it had content before. Replace it with a copy from backups/, `
+        + 'or delete it to start with nothing.',
       )
     const opened = open(file)
     begin(opened.db)

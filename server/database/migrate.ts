@@ -52,7 +52,8 @@ function appliedTo(sqlite: SQLite.Database, file: string, { mark }: DatabaseForm
   if (tables.length === 0) return []
   if (!tables.includes(APPLIED) || !tables.includes(mark)) {
     throw new DatabaseRefused(
-      `${file} is a database, but not one of Wide Trellis. It was not changed. Choose another data folder with WT_DATA.`,
+      `${file} is a database, but not one of Wide Trellis. It was not changed. `
+      + 'Choose another data folder with WT_DATA.',
     )
   }
   return (sqlite.prepare(`SELECT created_at AS at FROM ${APPLIED}`).all() as { at: number }[]).map(({ at }) =>
@@ -68,7 +69,8 @@ function outstanding(migrations: Migration[], applied: number[], file: string): 
   const known = new Set(migrations.map(({ when }) => when))
   if (applied.some(at => !known.has(at))) {
     throw new DatabaseRefused(
-      `${file} was written by a newer version of Wide Trellis. It was not changed. Start the newer version, or choose another data folder with WT_DATA.`,
+      `${file} was written by a newer version of Wide Trellis. It was not changed. Start the newer version, or choose `
+      + 'another data folder with WT_DATA.',
     )
   }
   return migrations.filter(({ when }) => !applied.includes(when))
@@ -107,7 +109,8 @@ function checkTables(sqlite: SQLite.Database, file: string, { schema }: Database
   )
   if (gone.length > 0)
     throw new DatabaseRefused(
-      `${file} is incomplete; missing: ${gone.join(', ')}. Keep this file as it is, and use a copy from backups/ instead.`,
+      `${file} is incomplete; missing: ${gone.join(', ')}. Keep this file as it is, `
+      + 'and use a copy from backups/ instead.',
     )
 }
 
@@ -185,8 +188,8 @@ export function bringUpToDate(sqlite: SQLite.Database, file: string, form: Datab
       // Asked again under the lock: another server may have done it meanwhile.
       const missing = outstanding(migrations, appliedTo(sqlite, file, form), file)
       sqlite.exec(
-        `CREATE TABLE IF NOT EXISTS ${APPLIED} (id INTEGER PRIMARY KEY AUTOINCREMENT, hash TEXT NOT NULL, created_at `
-        + `NUMERIC)`,
+        `CREATE TABLE IF NOT EXISTS ${APPLIED} (id INTEGER PRIMARY KEY AUTOINCREMENT, `
+        + 'hash TEXT NOT NULL, created_at NUMERIC)',
       )
       apply(sqlite, missing, form)
       const wrong = damage(sqlite)
@@ -195,7 +198,8 @@ export function bringUpToDate(sqlite: SQLite.Database, file: string, form: Datab
   }
   catch (error) {
     throw new DatabaseRefused(
-      `${file} could not be updated and is unchanged${before ? `; a copy is in ${before}` : ''}: ${(error as Error).message}.`,
+      `${file} could not be updated and is unchanged${before ? `; a copy is in ${before}` : ''}: `
+      + `${(error as Error).message}.`,
     )
   }
   finally {

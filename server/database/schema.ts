@@ -3,7 +3,8 @@ import type { Imported } from '../../core/log'
 
 /*
  * What people measured and decided is kept as documents, as the job file has them; beside each stand the columns by
- * which lists are sorted and searched. Every row has a number of its own, which also keeps the order in which rows came.
+ * which lists are sorted and searched. Every row has a number of its own, which also keeps the order in which rows
+ * came.
  */
 const key = () => integer('key').primaryKey({ autoIncrement: true })
 

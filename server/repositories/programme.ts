@@ -13,10 +13,29 @@ import { keepPlannedMinutes } from './plannedMinutes'
 import { listPlaces } from './sites'
 
 /** The firm's programme as it is kept: its settings, which version of them it is, and when it was published last. */
-export interface ProgrammeState { settings: Settings, version: number, published: number, publishedAt?: string, publishedBy?: string }
+export interface ProgrammeState {
+  settings: Settings
+  version: number
+  published: number
+  publishedAt?: string
+  publishedBy?: string
+}
 
 /** A stretch of work that was published. */
-export interface PublishedStretch { site: string, wall: string, task: string, crew: string, crewName: string, people: string[], kind: WorkKind, title: string, startsAt: string, endsAt: string, published: number, zone: string }
+export interface PublishedStretch {
+  site: string
+  wall: string
+  task: string
+  crew: string
+  crewName: string
+  people: string[]
+  kind: WorkKind
+  title: string
+  startsAt: string
+  endsAt: string
+  published: number
+  zone: string
+}
 
 const ONLY = 1
 const only = perDatabase(db => db.select().from(programme).where(eq(programme.key, ONLY)).prepare())
@@ -24,7 +43,13 @@ const only = perDatabase(db => db.select().from(programme).where(eq(programme.ke
 export function readProgramme(db: Database): ProgrammeState {
   const row = only(db).get()
   if (!row) return { settings: NO_SETTINGS, version: 0, published: 0 }
-  return { settings: JSON.parse(row.settings) as Settings, version: row.version, published: row.published, ...row.publishedAt !== null && { publishedAt: row.publishedAt }, ...row.publishedBy !== null && { publishedBy: row.publishedBy } }
+  return {
+    settings: JSON.parse(row.settings) as Settings,
+    version: row.version,
+    published: row.published,
+    ...(row.publishedAt !== null && { publishedAt: row.publishedAt }),
+    ...(row.publishedBy !== null && { publishedBy: row.publishedBy }),
+  }
 }
 
 /** The programme as a person sees it: one who does not plan it learns nothing of sites that are not his. */
@@ -51,7 +76,8 @@ export function seenProgramme(state: ProgrammeState, sites: string[], all: boole
 export function saveSettings(db: Database, settings: unknown, version: unknown): ProgrammeState {
   return db.transaction(() => {
     const now = readProgramme(db)
-    if (version !== now.version) throw apiError(409, 'stale', 'Another user changed the programme after you opened it.', { current: now })
+    if (version !== now.version)
+      throw apiError(409, 'stale', 'Another user changed the programme after you opened it.', { current: now })
     const faults = settingsFaults(settings)
     if (faults.length > 0) throw validationError(faults)
     const next = { version: now.version + 1, settings: JSON.stringify(settings) }
@@ -72,17 +98,43 @@ const SOON = 16 * 60_000
  */
 function goingOn(db: Database, stretches: Proposed[], at: string): Set<Proposed> {
   const found = new Set<Proposed>()
-  for (const { key, task, crew, endsAt } of db.select().from(visits).where(and(lt(visits.startsAt, at), gt(visits.endsAt, at))).all()) {
-    const goesOn = stretches.find(each => each.task === task && each.crew === crew && each.startsAt >= at && Date.parse(each.startsAt) - Date.parse(at) <= SOON)
+  for (const { key, task, crew, endsAt } of db
+    .select()
+    .from(visits)
+    .where(and(lt(visits.startsAt, at), gt(visits.endsAt, at)))
+    .all()) {
+    const goesOn = stretches.find(
+      each =>
+        each.task === task
+        && each.crew === crew
+        && each.startsAt >= at
+        && Date.parse(each.startsAt) - Date.parse(at) <= SOON,
+    )
     if (goesOn) found.add(goesOn)
-    const next = stretches.filter(each => each.crew === crew && each.startsAt >= at).map(({ startsAt }) => startsAt).sort()[0]
+    const next = stretches
+      .filter(each => each.crew === crew && each.startsAt >= at)
+      .map(({ startsAt }) => startsAt)
+      .sort()[0]
     const end = goesOn?.endsAt ?? (next !== undefined && next < endsAt ? next : endsAt)
     if (end !== endsAt) db.update(visits).set({ endsAt: end }).where(eq(visits.key, key)).run()
   }
   return found
 }
 
-const stretchesSchema = list(group({ site: name(), wall: name(), task: name(), crew: name(), kind: must(oneOf(WORK_KINDS)), minutes: must(notLess('min').moreThan(0, 'must be more than 0')), title: name(), startsAt: must(moment()), endsAt: must(moment()) }), 20_000)
+const stretchesSchema = list(
+  group({
+    site: name(),
+    wall: name(),
+    task: name(),
+    crew: name(),
+    kind: must(oneOf(WORK_KINDS)),
+    minutes: must(notLess('min').moreThan(0, 'must be more than 0')),
+    title: name(),
+    startsAt: must(moment()),
+    endsAt: must(moment()),
+  }),
+  20_000,
+)
 type Proposed = Pick<PublishedStretch, 'site' | 'wall' | 'task' | 'crew' | 'kind' | 'title' | 'startsAt' | 'endsAt'>
 /** A stretch as it is sent, with what a piece of its work is planned to take, min. */
 type Sent = Proposed & { minutes: number }
@@ -103,25 +155,80 @@ export function publish(db: Database, proposed: unknown, version: unknown, by: s
     const faults = schemaFaults(stretchesSchema, proposed, '$')
     if (faults.length > 0) throw validationError(faults)
     const utc = (moment: string) => new Date(moment).toISOString()
-    const stretches = (proposed as Sent[]).map(({ site, wall, task, crew, kind, title, startsAt, endsAt }): Proposed => ({ site, wall, task, crew, kind, title, startsAt: utc(startsAt), endsAt: utc(endsAt) }))
+    const stretches = (proposed as Sent[]).map(
+      ({ site, wall, task, crew, kind, title, startsAt, endsAt }): Proposed => ({
+        site,
+        wall,
+        task,
+        crew,
+        kind,
+        title,
+        startsAt: utc(startsAt),
+        endsAt: utc(endsAt),
+      }),
+    )
     const crews = new Map(now.settings.crews.map(crew => [crew.id, crew]))
-    const places = new Map(db.select({ site: sites.id, siteKey: sites.key, wall: walls.id, key: walls.key }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).all().map(({ site, siteKey, wall, key }) => [`${site}/${wall}`, { site: siteKey, wall: key }]))
+    const places = new Map(
+      db
+        .select({ site: sites.id, siteKey: sites.key, wall: walls.id, key: walls.key })
+        .from(walls)
+        .innerJoin(sites, eq(sites.key, walls.site))
+        .all()
+        .map(({ site, siteKey, wall, key }) => [`${site}/${wall}`, { site: siteKey, wall: key }]),
+    )
     const wrong = stretches.flatMap(({ site, wall, crew, startsAt, endsAt }, n) => [
-      ...places.has(`${site}/${wall}`) ? [] : [{ path: `$[${n}]`, message: `is for a wall that does not exist: ${site}/${wall}` }],
-      ...crews.has(crew) ? [] : [{ path: `$[${n}].crew`, message: `is not an existing crew: ${crew}` }],
-      ...startsAt < endsAt ? [] : [{ path: `$[${n}].endsAt`, message: 'must be after the start' }],
+      ...(places.has(`${site}/${wall}`)
+        ? []
+        : [{ path: `$[${n}]`, message: `is for a wall that does not exist: ${site}/${wall}` }]),
+      ...(crews.has(crew) ? [] : [{ path: `$[${n}].crew`, message: `is not an existing crew: ${crew}` }]),
+      ...(startsAt < endsAt ? [] : [{ path: `$[${n}].endsAt`, message: 'must be after the start' }]),
     ])
-    const asStretch = ({ startsAt, endsAt, ...rest }: Proposed): Stretch => ({ ...rest, from: minuteOf(startsAt), to: minuteOf(endsAt) })
-    const twice = visitsAtOnce(visitsOf(stretches.map(asStretch), () => now.settings.zone), crew => crews.get(crew)?.people ?? [])
-    if (wrong.length > 0 || twice.length > 0) throw validationError([...wrong, ...twice.map(([one, other]) => ({ path: '$', message: `puts a person at ${one.site} and at ${other.site} at the same time, from ${momentOf(other.from)}` }))].slice(0, 100))
+    const asStretch = ({ startsAt, endsAt, ...rest }: Proposed): Stretch => ({
+      ...rest,
+      from: minuteOf(startsAt),
+      to: minuteOf(endsAt),
+    })
+    const twice = visitsAtOnce(
+      visitsOf(stretches.map(asStretch), () => now.settings.zone),
+      crew => crews.get(crew)?.people ?? [],
+    )
+    if (wrong.length > 0 || twice.length > 0)
+      throw validationError(
+        [
+          ...wrong,
+          ...twice.map(([one, other]) => ({
+            path: '$',
+            message: `puts a person at ${one.site} and at ${other.site} at the same time, from ${momentOf(other.from)}`,
+          })),
+        ].slice(0, 100),
+      )
     db.delete(visits).where(gte(visits.startsAt, at)).run()
     const published = now.published + 1
     const goOn = goingOn(db, stretches, at)
-    const rows = stretches.filter(stretch => stretch.startsAt >= at && !goOn.has(stretch)).map(stretch => ({ ...stretch, site: places.get(`${stretch.site}/${stretch.wall}`)!.site, crewName: crews.get(stretch.crew)!.name, people: crews.get(stretch.crew)!.people, published }))
+    const rows = stretches
+      .filter(stretch => stretch.startsAt >= at && !goOn.has(stretch))
+      .map(stretch => ({
+        ...stretch,
+        site: places.get(`${stretch.site}/${stretch.wall}`)!.site,
+        crewName: crews.get(stretch.crew)!.name,
+        people: crews.get(stretch.crew)!.people,
+        published,
+      }))
     for (let n = 0; n < rows.length; n += 500) db.insert(visits).values(rows.slice(n, n + 500)).run()
-    keepPlannedMinutes(db, (proposed as Sent[]).map(({ site, wall, kind, minutes }) => ({ wall: places.get(`${site}/${wall}`)!.wall, kind, minutes })), at)
+    keepPlannedMinutes(
+      db,
+      (proposed as Sent[]).map(({ site, wall, kind, minutes }) => ({
+        wall: places.get(`${site}/${wall}`)!.wall,
+        kind,
+        minutes,
+      })),
+      at,
+    )
     const next = { published, publishedAt: at, publishedBy: by }
-    db.insert(programme).values({ key: ONLY, settings: JSON.stringify(now.settings), version: now.version, ...next }).onConflictDoUpdate({ target: programme.key, set: next }).run()
+    db.insert(programme)
+      .values({ key: ONLY, settings: JSON.stringify(now.settings), version: now.version, ...next })
+      .onConflictDoUpdate({ target: programme.key, set: next })
+      .run()
     return readProgramme(db)
   }, { behavior: 'immediate' })
 }
@@ -130,7 +237,24 @@ export function publish(db: Database, proposed: unknown, version: unknown, by: s
 export function publishedBetween(db: Database, from: string, to: string): PublishedStretch[] {
   const { zone } = readProgramme(db).settings
   const zoneOf = new Map(listPlaces(db).map(site => [site.id, site.zone ?? zone]))
-  const rows = db.select({ site: sites.id, wall: visits.wall, task: visits.task, crew: visits.crew, crewName: visits.crewName, people: visits.people, kind: visits.kind, title: visits.title, startsAt: visits.startsAt, endsAt: visits.endsAt, published: visits.published })
-    .from(visits).innerJoin(sites, eq(sites.key, visits.site)).where(and(gte(visits.endsAt, from), lt(visits.startsAt, to))).orderBy(asc(visits.startsAt), asc(visits.key)).all() as Omit<PublishedStretch, 'zone'>[]
+  const rows = db
+    .select({
+      site: sites.id,
+      wall: visits.wall,
+      task: visits.task,
+      crew: visits.crew,
+      crewName: visits.crewName,
+      people: visits.people,
+      kind: visits.kind,
+      title: visits.title,
+      startsAt: visits.startsAt,
+      endsAt: visits.endsAt,
+      published: visits.published,
+    })
+    .from(visits)
+    .innerJoin(sites, eq(sites.key, visits.site))
+    .where(and(gte(visits.endsAt, from), lt(visits.startsAt, to)))
+    .orderBy(asc(visits.startsAt), asc(visits.key))
+    .all() as Omit<PublishedStretch, 'zone'>[]
   return rows.map(row => ({ ...row, zone: zoneOf.get(row.site) ?? zone }))
 }

@@ -58,7 +58,9 @@ describe('a job in the database', () => {
     const { log: [entry], ...out } = exportJob(db, 'holm-point')
     expect(writeJob({ ...out, log: job.log })).toBe(text)
     expect(entry).toEqual({ ...job.log[0], device: 'none', seq: 1, receivedAt: AT, prev: '', hash: entry!.hash })
-    expect(JSON.parse(readWallText(db, 'holm-point', 'w1'))).toEqual(JSON.parse(JSON.stringify(readWall(db, 'holm-point', 'w1'))))
+    expect(JSON.parse(readWallText(db, 'holm-point', 'w1'))).toEqual(
+      JSON.parse(JSON.stringify(readWall(db, 'holm-point', 'w1'))),
+    )
   })
 
   it('is put together as text as it is written, and a long log comes in segments that do not change', () => {
@@ -225,12 +227,10 @@ describe('a survey in the database', () => {
       { x: 1, y: 2, distance: 150.5 },
       { x: 3, y: 4, distance: 149 },
     ],
-    arrays: [
-      {
-        ...exampleWall().arrays[0]!,
-        follows: { x: { rule: 'between', features: ['o1', 'o1'] }, y: { rule: 'eye', value: 1600 } },
-      },
-    ],
+    arrays: [{
+      ...exampleWall().arrays[0]!,
+      follows: { x: { rule: 'between', features: ['o1', 'o1'] }, y: { rule: 'eye', value: 1600 } },
+    }],
   })
 
   it('comes back whole after every list of it was changed, and after it was taken away again', () => {

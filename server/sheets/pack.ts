@@ -51,9 +51,28 @@ export async function packOf(job: Job, wallId: string, options: HandoverOptions)
   const of = handedOverOf(job, wall)
   const { record, compared } = handoverOf(of)
   const made = momentOf(job, wallId)
-  const screens = of.plan.arrays.flatMap(({ name, positions }) => positions.map(({ id, row, column, model }) => ({ array: name, screen: `R${row} C${column}`, model: record.replaced.findLast(({ screen }) => screen === id)?.model ?? model, serial: record.serials.get(id)?.serial, locked: record.locked.get(id)?.at })))
-  const drawing = svgText(element('svg', { xmlns: 'http://www.w3.org/2000/svg', width: `${wall.width / 10 + 10}mm`, height: `${wall.height / 10 + 10}mm`, viewBox: `0 0 ${wall.width / 10 + 10} ${wall.height / 10 + 10}` },
-    rect(0, 0, wall.width / 10 + 10, wall.height / 10 + 10, { fill: '#ffffff' }), drawWall(wall, of.plan, { left: 5, foot: wall.height / 10 + 5, scale: 10 })))
+  const screens = of.plan.arrays.flatMap(({ name, positions }) =>
+    positions.map(({ id, row, column, model }) => ({
+      array: name,
+      screen: `R${row} C${column}`,
+      model: record.replaced.findLast(({ screen }) => screen === id)?.model ?? model,
+      serial: record.serials.get(id)?.serial,
+      locked: record.locked.get(id)?.at,
+    })),
+  )
+  const drawing = svgText(
+    element(
+      'svg',
+      {
+        xmlns: 'http://www.w3.org/2000/svg',
+        width: `${wall.width / 10 + 10}mm`,
+        height: `${wall.height / 10 + 10}mm`,
+        viewBox: `0 0 ${wall.width / 10 + 10} ${wall.height / 10 + 10}`,
+      },
+      rect(0, 0, wall.width / 10 + 10, wall.height / 10 + 10, { fill: '#ffffff' }),
+      drawWall(wall, of.plan, { left: 5, foot: wall.height / 10 + 5, scale: 10 }),
+    ),
+  )
   const steps = of.built.steps.flatMap(({ photo }) => photo === undefined ? [] : [photo])
   const files: { name: string, content: Uint8Array | string }[] = [
     { name: 'README.txt', content: packReadme(job.site.name, wall.name, made.toISOString()) },
@@ -61,8 +80,28 @@ export async function packOf(job: Job, wallId: string, options: HandoverOptions)
     { name: 'job.json', content: writeJob(withoutFiles(job)) },
     { name: 'drawings/as-built.svg', content: drawing },
     { name: 'drawings/as-built.dxf', content: wallAsDxf(wall, of.plan, 'AS BUILT') },
-    { name: 'schedule/holes.csv', content: csv(compared.holes.map(({ id, label, planned, made, off }) => ({ id, hole: label, planned_x: planned.x, planned_y: planned.y, made_x: made?.x, made_y: made?.y, off, result: made?.result, by: made?.by, at: made?.at })), ['id', 'hole', 'planned_x', 'planned_y', 'made_x', 'made_y', 'off', 'result', 'by', 'at']) },
-    { name: 'schedule/seams.csv', content: csv(compared.seams, ['array', 'label', 'reads', 'planned', 'made', 'off', 'closed']) },
+    {
+      name: 'schedule/holes.csv',
+      content: csv(
+        compared.holes.map(({ id, label, planned, made, off }) => ({
+          id,
+          hole: label,
+          planned_x: planned.x,
+          planned_y: planned.y,
+          made_x: made?.x,
+          made_y: made?.y,
+          off,
+          result: made?.result,
+          by: made?.by,
+          at: made?.at,
+        })),
+        ['id', 'hole', 'planned_x', 'planned_y', 'made_x', 'made_y', 'off', 'result', 'by', 'at'],
+      ),
+    },
+    {
+      name: 'schedule/seams.csv',
+      content: csv(compared.seams, ['array', 'label', 'reads', 'planned', 'made', 'off', 'closed']),
+    },
     { name: 'schedule/cables.csv', content: `\uFEFF${scheduleAsCsv(scheduleOf(of.plan.wiring), options.units, {})}` },
     { name: 'schedule/screens.csv', content: csv(screens, ['array', 'screen', 'model', 'serial', 'locked']) },
     { name: 'log.json', content: `${JSON.stringify(job.log, null, 2)}\n` },

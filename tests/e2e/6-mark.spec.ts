@@ -29,12 +29,20 @@ test('the sheet is seen, and saved as PDF, SVG, DXF, CSV and JSON', async ({ pag
   await expect(page.getByAltText(/Mark-out sheet, page 1 of/)).toBeVisible()
   await page.getByLabel('Paper').selectOption('letter')
   for (const format of ['PDF', 'SVG', 'DXF', 'CSV', 'JSON']) {
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: format, exact: true }).click()])
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: format, exact: true }).click(),
+    ])
     expect(download.suggestedFilename()).toBe(`holm-point-ticket-hall-mark-out-A.${format.toLowerCase()}`)
   }
 
   const sheet = async (query: string) => house.api(`${HALL}/sheet?${query}`)
-  for (const [paper, width, height] of [['a3', 1190.55, 841.89], ['a1', 2383.94, 1683.78], ['letter', 792, 612], ['ansi-d', 2448, 1584]] as const) {
+  for (const [paper, width, height] of [
+    ['a3', 1190.55, 841.89],
+    ['a1', 2383.94, 1683.78],
+    ['letter', 792, 612],
+    ['ansi-d', 2448, 1584],
+  ] as const) {
     const { headers, body } = await sheet(`format=pdf&paper=${paper}`)
     expect(headers.get('content-type')).toBe('application/pdf')
     expect(body).toMatch(/^%PDF-1/)
@@ -49,7 +57,12 @@ test('the sheet is seen, and saved as PDF, SVG, DXF, CSV and JSON', async ({ pag
   const read = await page.evaluate((text) => {
     const parsed = new DOMParser().parseFromString(text, 'image/svg+xml')
     const wall = [...parsed.querySelectorAll('rect')].find(each => each.getAttribute('width') === '248')
-    return { fault: parsed.querySelector('parsererror')?.textContent ?? '', size: parsed.documentElement.getAttribute('width'), left: wall?.getAttribute('x'), texts: parsed.querySelectorAll('text').length }
+    return {
+      fault: parsed.querySelector('parsererror')?.textContent ?? '',
+      size: parsed.documentElement.getAttribute('width'),
+      left: wall?.getAttribute('x'),
+      texts: parsed.querySelectorAll('text').length,
+    }
   }, svg)
   expect(read).toMatchObject({ fault: '', size: '420mm', left: '16' })
   expect(read.texts).toBeGreaterThan(200)
@@ -64,7 +77,10 @@ test('the sheet is seen, and saved as PDF, SVG, DXF, CSV and JSON', async ({ pag
   expect((await sheet('format=dwg')).status).toBe(400)
 })
 
-test('a mark-out is issued, revised and compared; sheets are of what was issued, and say DRAFT where they are not', async ({ page, house }) => {
+test('a mark-out is issued, revised and compared; sheets are of what was issued, and say DRAFT where they are not', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/arrange`)
   await fill(page, 'From wall left', '2968')
   await saved(page)
@@ -79,8 +95,15 @@ test('a mark-out is issued, revised and compared; sheets are of what was issued,
   await expect(page.getByTestId('difference')).toContainText('Departures vertical centre line moved 8 mm')
 
   const { log } = (await house.wall()).job
-  expect(log.at(-1)).toMatchObject({ kind: 'issued', revision: 'B', by: 'Isla Brandt', note: '8 mm to the right', frozen: expect.stringMatching(/^[0-9a-f]{64}$/) })
-  const texts = async (query: string) => (await pdfText(Buffer.from(await (await page.request.get(`/api${HALL}/${query}`)).body()))).flat().join(' ')
+  expect(log.at(-1)).toMatchObject({
+    kind: 'issued',
+    revision: 'B',
+    by: 'Isla Brandt',
+    note: '8 mm to the right',
+    frozen: expect.stringMatching(/^[0-9a-f]{64}$/),
+  })
+  const texts = async (query: string) =>
+    (await pdfText(Buffer.from(await (await page.request.get(`/api${HALL}/${query}`)).body()))).flat().join(' ')
   const sheet = await texts('sheet?format=pdf')
   expect(sheet).toMatch(/Revision B · issued \d+ \w+ 2026 by Isla Brandt/)
   expect(sheet).not.toContain('DRAFT')
@@ -94,24 +117,57 @@ test('a mark-out is issued, revised and compared; sheets are of what was issued,
 
   // The same letter cannot be issued twice, nor what the server does not work out itself.
   const frozen = JSON.parse((await house.api(`${HALL}/revisions/${log.at(-1).frozen}`)).body)
-  const post = (path: string, body: unknown) => house.api(`${HALL}/${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
-  const again = await post('log', { id: 'again', at: '2026-11-26T09:00:00Z', by: 'Odd Varga', wall: 'ticket-hall', kind: 'issued', revision: 'B', frozen: frozen.id })
-  expect([again.status, again.body]).toEqual([422, expect.stringContaining('B was issued by Isla Brandt in the meantime')])
+  const post = (path: string, body: unknown) =>
+    house.api(`${HALL}/${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    })
+  const again = await post('log', {
+    id: 'again',
+    at: '2026-11-26T09:00:00Z',
+    by: 'Odd Varga',
+    wall: 'ticket-hall',
+    kind: 'issued',
+    revision: 'B',
+    frozen: frozen.id,
+  })
+  expect([again.status, again.body]).toEqual([
+    422,
+    expect.stringContaining('B was issued by Isla Brandt in the meantime'),
+  ])
   frozen.plan.arrays[0].positions[0].holes[0].x += 5
   expect((await post('revisions', frozen)).body).toContain('is not the SHA-256 of its content')
   // A file with what was issued comes back as it went out; one in which that was changed is refused.
   const out = (await house.api('/sites/holm-point/job')).body
   const twin = JSON.parse(out)
   twin.site.id = 'twin'
-  expect((await house.api('/sites/import', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(twin) })).status).toBe(201)
-  expect(JSON.parse((await house.api('/sites/twin/job')).body).walls[0].revisions.map(({ id }: { id: string }) => id)).toEqual(JSON.parse(out).walls[0].revisions.map(({ id }: { id: string }) => id))
+  expect(
+    (
+      await house.api('/sites/import', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(twin),
+      })
+    ).status,
+  ).toBe(201)
+  expect(
+    JSON.parse((await house.api('/sites/twin/job')).body).walls[0].revisions.map(({ id }: { id: string }) => id),
+  ).toEqual(JSON.parse(out).walls[0].revisions.map(({ id }: { id: string }) => id))
   twin.site.id = 'forged'
   twin.walls[0].revisions[0].plan.arrays[0].positions[0].holes[0].x += 5
-  const forged = await house.api('/sites/import', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(twin) })
+  const forged = await house.api('/sites/import', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(twin),
+  })
   expect([forged.status, forged.body]).toEqual([422, expect.stringContaining('does not match what was issued')])
 })
 
-test('a stop keeps a mark-out from being issued, until it is overridden by name; templates are as large as what they show', async ({ page, house }) => {
+test('a stop keeps a mark-out from being issued, until it is overridden by name; templates are as large as what they show', async ({
+  page,
+  house,
+}) => {
   await page.goto('/sites/holm-point/walls/cafe/mark')
   await page.getByRole('tab', { name: 'Revisions' }).click()
   await expect(page.getByTestId('issue-blocked')).toContainText('this plan')
@@ -126,7 +182,9 @@ test('a stop keeps a mark-out from being issued, until it is overridden by name;
   await expect(page.getByTestId('difference')).toContainText('R1 C2 top 1, drilled, moved 80 mm')
   await expect(page.locator('[data-moved]')).toHaveCount(1)
 
-  const pdf = Buffer.from(await (await page.request.get(`/api${HALL}/templates?format=pdf&of=departures-r1c1&paper=a4`)).body())
+  const pdf = Buffer.from(
+    await (await page.request.get(`/api${HALL}/templates?format=pdf&of=departures-r1c1&paper=a4`)).body(),
+  )
   const pages = await pdfText(pdf)
   // A plate of 520 × 480 with its margins is more than one page of A4.
   expect(pages.length).toBeGreaterThan(3)

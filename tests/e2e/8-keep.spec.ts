@@ -70,7 +70,10 @@ test('what was not sent when the browser closed is there when it opens again', a
 })
 
 test('two people who work on different alternatives of a wall do not mix them @long', async ({ browser, house }) => {
-  const [isla, odd] = [await otherPerson(browser, house, 'Isla Brandt'), await otherPerson(browser, house, 'Ranveig Holt')]
+  const [isla, odd] = [
+    await otherPerson(browser, house, 'Isla Brandt'),
+    await otherPerson(browser, house, 'Ranveig Holt'),
+  ]
   const all = async (page: Page) => page.getByRole('tab', { name: 'All', exact: true }).click()
   await isla.goto(`${HALL}/arrange`)
   await all(isla)

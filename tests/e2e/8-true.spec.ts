@@ -6,7 +6,10 @@ import { expect, HALL, saved, test } from './house'
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
 
-test('seams are read by the keypad, the turns that close them worked out, and what was turned is kept @long', async ({ page, house }) => {
+test('seams are read by the keypad, the turns that close them worked out, and what was turned is kept @long', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${HALL}/true`)
   await expect(page.getByTestId('seam-end')).toHaveText('R1 C1 | R1 C2, top')
   // What no seam can have is refused beside the key.
@@ -20,7 +23,8 @@ test('seams are read by the keypad, the turns that close them worked out, and wh
   }
   // Gaps of 1.8 at the top and 0.6 below, where 0.6 is wanted, and the second face 1.2 out.
   const type = async (text: string) => {
-    for (const key of text) await page.getByRole('button', { name: key === '±' ? 'Change the sign' : key, exact: true }).tap()
+    for (const key of text)
+      await page.getByRole('button', { name: key === '±' ? 'Change the sign' : key, exact: true }).tap()
   }
   // Gap and step of an end with one Next; whether it is within tolerance is said as soon as it is typed.
   const pair = async (gap: string, step: string) => {
@@ -52,8 +56,15 @@ test('seams are read by the keypad, the turns that close them worked out, and wh
   const file = join(house.data, 'true.json')
   writeFileSync(file, (await house.api('/sites/holm-point/job')).body)
   const { stdout } = await promisify(execFile)('npm', ['run', '-s', 'wt', '--', 'align', file], { maxBuffer: 1e8 })
-  const { arrays: [aligned] } = JSON.parse(stdout)
-  expect(aligned).toMatchObject({ wall: 'ticket-hall', id: 'departures', closes: true, before: { gap: expect.closeTo(1.2, 6), step: expect.closeTo(1.2, 6) } })
+  const {
+    arrays: [aligned],
+  } = JSON.parse(stdout)
+  expect(aligned).toMatchObject({
+    wall: 'ticket-hall',
+    id: 'departures',
+    closes: true,
+    before: { gap: expect.closeTo(1.2, 6), step: expect.closeTo(1.2, 6) },
+  })
   expect(await page.locator('[data-move]').count()).toBe(aligned.moves.length)
   expect(await page.locator('[data-move]').first().textContent()).toContain(aligned.moves[0].words)
 
@@ -63,7 +74,14 @@ test('seams are read by the keypad, the turns that close them worked out, and wh
   await expect(page.getByRole('checkbox', { checked: true })).toHaveCount(0)
   await saved(page)
   const { log } = (await house.wall()).job
-  expect(log.slice(-2)).toMatchObject([{ kind: 'seams', round: 1, by: 'Isla Brandt' }, { kind: 'turned', round: 1, moves: aligned.moves.map(({ screen, adjuster }: { screen: string, adjuster: string }) => ({ screen, adjuster })) }])
+  expect(log.slice(-2)).toMatchObject([
+    { kind: 'seams', round: 1, by: 'Isla Brandt' },
+    {
+      kind: 'turned',
+      round: 1,
+      moves: aligned.moves.map(({ screen, adjuster }: { screen: string, adjuster: string }) => ({ screen, adjuster })),
+    },
+  ])
 })
 
 test.describe('at the desk', () => {

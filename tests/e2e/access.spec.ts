@@ -75,7 +75,8 @@ async function faultsIn(theme: keyof typeof LOOKED_AT, page: Page) {
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(
       ({ id, nodes }) =>
-        `${theme} theme, ${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary}`).join('; ')}`,
+        `${theme} theme, ${id}: `
+        + `${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary}`).join('; ')}`,
     )
 }
 

@@ -32,11 +32,14 @@ const shown = computed(() => {
       :title="open ? 'Hide working' : 'Show working'"
     >
       <span>{{ label }}</span>
-      <span class="whitespace-nowrap"><b class="figures text-lg font-semibold">{{ shown.value }}</b> <span class="text-xs text-ink-soft">{{ shown.unit }}</span></span>
+      <span class="whitespace-nowrap"><b class="figures text-lg font-semibold">{{ shown.value }}</b> <span
+        class="text-xs text-ink-soft"
+      >{{ shown.unit }}</span></span>
     </DisclosureButton>
     <DisclosurePanel class="pb-2 text-sm">
       <p v-for="step in figure.working" :key="step.label">
-        <span class="figures">{{ tellSum(step.expression) }} = {{ step.unit === 'mm' ? tell([{ mm: step.value }]) : quantity(step.value, step.unit) }}</span>
+        <span class="figures">{{ tellSum(step.expression) }} =
+          {{ step.unit === 'mm' ? tell([{ mm: step.value }]) : quantity(step.value, step.unit) }}</span>
         <span v-if="step.source" class="block text-xs text-ink-soft">Source: {{ step.source }}</span>
       </p>
     </DisclosurePanel>

@@ -11,6 +11,7 @@ const wait = computed(() => waitOf(stage, findings.value))
 
 <template>
   <p v-if="wait" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm" data-testid="waits">
-    Waiting for {{ titleOf(wait!.stage) }}: {{ wait.stops }} {{ wait.stops === 1 ? 'stop' : 'stops' }} there. Figures here are provisional until then.
+    Waiting for {{ titleOf(wait!.stage) }}: {{ wait.stops }} {{ wait.stops === 1 ? 'stop' : 'stops' }} there. Figures
+    here are provisional until then.
   </p>
 </template>

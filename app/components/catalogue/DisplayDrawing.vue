@@ -128,7 +128,8 @@ const profile = computed(() => {
       <path :d="profile" fill="var(--color-rail)" v-bind="stroke" />
     </g>
     <g :font-size="text" fill="var(--color-ink)" text-anchor="middle" class="figures">
-      <text :x="display.width / 2" :y="display.height * 1.12">front {{ show(display.width) }} × {{ show(display.height) }}</text>
+      <text :x="display.width / 2" :y="display.height * 1.12">front {{ show(display.width) }} ×
+        {{ show(display.height) }}</text>
       <text
         :x="display.width * 1.5 + gap"
         :y="display.height * 1.12"

@@ -59,7 +59,8 @@ const long = computed(() => Math.max(...screws.value.map(({ length }) => length)
         fill="var(--color-glass)"
       />
       <path
-        :d="Array.from({ length: Math.max(Math.floor(screw.thread / (screw.diameter * 0.35)), 1) }, (_, k) => `M${screw.length - screw.thread + k * screw.diameter * 0.35} ${-screw.diameter / 2} l${screw.diameter * 0.25} ${screw.diameter}`).join('')"
+        :d="Array.from({ length: Math.max(Math.floor(screw.thread / (screw.diameter * 0.35)), 1) }, (_, k) =>
+          `M${screw.length - screw.thread + k * screw.diameter * 0.35} ${-screw.diameter / 2} l${screw.diameter * 0.25} ${screw.diameter}`).join('')"
         stroke="var(--color-ink)"
         stroke-width="1"
         vector-effect="non-scaling-stroke"

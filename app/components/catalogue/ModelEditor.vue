@@ -91,7 +91,8 @@ function splitBezels() {
     <CableDrawing v-else-if="kind === 'cable'" :cable="asCable" />
     <FastenerDrawing v-else :model="asScrews" />
     <p class="mt-2 text-xs text-ink-soft">
-      <code class="figures">{{ model.id }}</code><template v-if="model.supersedes">, supersedes <code class="figures">{{ model.supersedes }}</code></template>.
+      <code class="figures">{{ model.id }}</code><template v-if="model.supersedes">, supersedes
+        <code class="figures">{{ model.supersedes }}</code></template>.
       {{ usedBy.length ? `Used by ${usedBy.map(({ name }) => name).join('; ')}.` : 'Not used on any wall.' }}
       <template v-if="held">
         Changes are saved as a new revision. Walls keep the old figures until they are updated.
@@ -157,7 +158,12 @@ function splitBezels() {
           aria-hidden="true"
         /> {{ model.retired ? 'Restore' : 'Archive' }}
       </button>
-      <span class="text-sm text-ink-soft" role="status">{{ changed ? (faults.length || unread.size ? 'Not saved: correct the marked fields.' : 'Not saved. The draft is stored in this browser.') : '' }}</span>
+      <span
+        class="text-sm text-ink-soft"
+        role="status"
+      >{{ changed
+        ? (faults.length || unread.size ? 'Not saved: correct the marked fields.'
+          : 'Not saved. The draft is stored in this browser.') : '' }}</span>
     </div>
   </section>
 </template>

@@ -35,12 +35,16 @@ function toggle(choice: string) {
 </script>
 
 <template>
-  <div :class="{ 'col-span-full': field.kind === 'slots' || field.kind === 'uses' || field.kind === 'patterns' || field.kind === 'text' || field.kind === 'choices' || field.kind === 'lengths' }">
+  <div
+    :class="{ 'col-span-full': field.kind === 'slots' || field.kind === 'uses' || field.kind === 'patterns'
+      || field.kind === 'text' || field.kind === 'choices' || field.kind === 'lengths' }"
+  >
     <ChoiceField
       v-if="field.kind === 'choice'"
       :label="label"
       :value="String(value ?? '')"
-      :options="[...field.optional ? [{ value: '', label: 'not known' }] : [], ...field.choices!.map(choice => ({ value: choice, label: choiceName(choice) }))]"
+      :options="[...field.optional ? [{ value: '', label: 'not known' }]
+        : [], ...field.choices!.map(choice => ({ value: choice, label: choiceName(choice) }))]"
       :commit="choice => set({ value: choice || undefined, text: '' })"
     />
     <label

@@ -34,7 +34,8 @@ function readFile(text: string) {
     : (given?.[SHELVES[kind]] ?? (given?.catalogue as Record<string, unknown> | undefined)?.[SHELVES[kind]])
   if (!Array.isArray(lists))
     throw new Error(
-      `The file has no list of ${KINDS[kind].names.toLowerCase()}. A JSON file needs “${SHELVES[kind]}”, as in the catalogue of a job file.`,
+      `The file has no list of ${KINDS[kind].names.toLowerCase()}. A JSON file needs “${SHELVES[kind]}”, `
+      + 'as in the catalogue of a job file.',
     )
   return judgeModels(kind, lists, kept)
 }
@@ -64,7 +65,8 @@ const counts = computed(() =>
       {{ file.name }}
     </h2>
     <p class="text-sm text-ink-soft">
-      {{ counts.map(({ becomes, count }) => `${count} ${VERDICT_WORDS[becomes]}`).join(', ') || 'No rows.' }} Changes to a model in use are saved as a new revision.
+      {{ counts.map(({ becomes, count }) => `${count} ${VERDICT_WORDS[becomes]}`).join(', ') || 'No rows.' }} Changes to
+      a model in use are saved as a new revision.
     </p>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}

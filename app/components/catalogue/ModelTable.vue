@@ -204,7 +204,8 @@ const ARIA = { asc: 'ascending', desc: 'descending' } as const
             v-for="row in table.getRowModel().rows"
             :key="row.id"
             class="cursor-pointer border-t border-hair"
-            :class="{ 'outline-2 -outline-offset-2 outline-flag': chosen === row.id, 'text-ink-soft': row.original.retired }"
+            :class="{ 'outline-2 -outline-offset-2 outline-flag': chosen === row.id,
+                      'text-ink-soft': row.original.retired }"
             :data-row="row.id"
             :aria-selected="chosen === row.id"
             @click="chosen = row.id"

@@ -9,7 +9,8 @@ const tall = computed(() => Math.max(mount.plate.height, 2 * Math.abs(mount.inte
 const gap = computed(() => mount.plate.width * 0.2)
 const box = computed(
   () =>
-    `${-mount.plate.width / 2 - 20} ${-tall.value / 2 - 20} ${mount.plate.width + gap.value + side.value + 60} ${tall.value * 1.3 + 20}`,
+    `${-mount.plate.width / 2 - 20} ${-tall.value / 2 - 20} `
+    + `${mount.plate.width + gap.value + side.value + 60} ${tall.value * 1.3 + 20}`,
 )
 const text = computed(() => tall.value * 0.07)
 const stroke = { 'stroke': 'var(--color-ink)', 'stroke-width': 1.2, 'vector-effect': 'non-scaling-stroke' } as const
@@ -85,7 +86,8 @@ const stroke = { 'stroke': 'var(--color-ink)', 'stroke-width': 1.2, 'vector-effe
       <text
         :x="mount.plate.width / 2 + gap + side / 2 - 20"
         :y="tall / 2 + text * 1.4"
-      >{{ show(mount.depth.stowed) }} stowed{{ mount.depth.service > mount.depth.stowed ? `, ${show(mount.depth.service)} pulled out` : '' }}</text>
+      >{{ show(mount.depth.stowed) }} stowed{{ mount.depth.service > mount.depth.stowed
+        ? `, ${show(mount.depth.service)} pulled out` : '' }}</text>
     </g>
   </svg>
 </template>

@@ -35,7 +35,9 @@ const { rows, what } = defineProps<{
             {{ verdict.text }}
           </td>
           <td class="px-3 py-1">
-            <b :class="{ 'text-stop': verdict.becomes === 'refused' }">{{ VERDICT_WORDS[verdict.becomes] }}</b>{{ verdict.message ? `: ${verdict.message}` : '' }}
+            <b
+              :class="{ 'text-stop': verdict.becomes === 'refused' }"
+            >{{ VERDICT_WORDS[verdict.becomes] }}</b>{{ verdict.message ? `: ${verdict.message}` : '' }}
           </td>
         </tr>
       </tbody>

@@ -34,14 +34,16 @@ const what = ({ entry }: Aside) =>
     data-testid="set-aside-list"
   >
     <h2 id="aside" class="font-semibold">
-      {{ waiting.length === 1 ? '1 entry is waiting' : `${waiting.length} entries are waiting` }} for a planner’s approval
+      {{ waiting.length === 1 ? '1 entry is waiting' : `${waiting.length} entries are waiting` }} for a planner’s
+      approval
     </h2>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>
     <ul class="divide-y divide-hair text-sm">
       <li v-for="aside in waiting" :key="aside.key" class="flex flex-wrap items-center gap-3 py-2">
-        <span class="min-w-0 flex-1">{{ aside.entry.by }}, {{ whenOf(aside.entry.at) }}, {{ aside.siteName }}, {{ aside.wall }}: {{ what(aside) }}<span class="block text-ink-soft">{{ aside.reason }}.</span></span>
+        <span class="min-w-0 flex-1">{{ aside.entry.by }}, {{ whenOf(aside.entry.at) }}, {{ aside.siteName }},
+          {{ aside.wall }}: {{ what(aside) }}<span class="block text-ink-soft">{{ aside.reason }}.</span></span>
         <button type="button" class="press press-first" @click="decide(aside.key, true)">
           Accept entry
         </button>

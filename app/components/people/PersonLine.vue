@@ -35,7 +35,8 @@ watch(() => person, (now) => {
       <p class="min-w-0 flex-1">
         <span class="font-semibold">{{ person.name }}</span><span v-if="own" class="text-ink-soft">, you</span>
         <span class="block text-sm"><b class="font-semibold">{{ ROLE_WORDS[person.role].title }}</b>{{ where }}</span>
-        <span class="block text-sm text-ink-soft">{{ person.address }}; {{ person.seenAt ? `last seen ${whenOf(person.seenAt)}` : 'never signed in' }}</span>
+        <span class="block text-sm text-ink-soft">{{ person.address }};
+          {{ person.seenAt ? `last seen ${whenOf(person.seenAt)}` : 'never signed in' }}</span>
       </p>
       <span class="flex flex-wrap gap-2">
         <button

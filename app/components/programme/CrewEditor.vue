@@ -81,7 +81,8 @@ const others = (person: string) =>
             type="checkbox"
             class="size-5"
             :checked="crew.skills.includes(skill)"
-            @change="change(each => ({ ...each, skills: SKILLS.filter(one => (one === skill) !== each.skills.includes(one)) }))"
+            @change="change(each =>
+              ({ ...each, skills: SKILLS.filter(one => (one === skill) !== each.skills.includes(one)) }))"
           >
           {{ SKILL_WORDS[skill] }}
         </label>

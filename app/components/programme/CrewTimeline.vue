@@ -167,7 +167,12 @@ async function drop() {
           :style="{ height: `${ROW}px` }"
         >
           {{ crew.name }}
-          <span class="text-xs font-normal text-ink-soft">{{ store.settings.crews.find(({ id }) => id === crew.id)?.people.length ?? 0 }} {{ store.settings.crews.find(({ id }) => id === crew.id)?.people.length === 1 ? 'person' : 'people' }}</span>
+          <span
+            class="text-xs font-normal text-ink-soft"
+          >{{ store.settings.crews.find(({ id }) =>
+            id === crew.id)?.people.length
+            ?? 0 }} {{ store.settings.crews.find(({ id }) => id === crew.id)?.people.length === 1 ? 'person'
+            : 'people' }}</span>
         </p>
       </div>
       <svg
@@ -216,10 +221,17 @@ async function drop() {
           stroke="var(--color-hair)"
         />
         <g
-          v-for="block in blocks" :key="`${block.placed.task} ${block.x}`" :transform="`translate(${block.x} ${HEAD + ROW * block.row + 10})`"
-          role="button" tabindex="0" :class="movable ? 'cursor-grab' : 'cursor-pointer'" :data-task="block.placed.task" :aria-pressed="store.selected === block.placed.task"
+          v-for="block in blocks"
+          :key="`${block.placed.task} ${block.x}`"
+          :transform="`translate(${block.x} ${HEAD + ROW * block.row + 10})`"
+          role="button"
+          tabindex="0"
+          :class="movable ? 'cursor-grab' : 'cursor-pointer'"
+          :data-task="block.placed.task"
+          :aria-pressed="store.selected === block.placed.task"
           :aria-label="`${block.title}, ${block.wall}, ${store.siteName(block.site)}: ${dayAt(block.placed.start, zone)} ${timeAt(block.placed.start, zone)}${store.isFixed(block.placed.task) ? ', pinned' : ''}`"
-          @keydown.enter="store.selected = block.placed.task" @keydown.space.prevent="store.selected = block.placed.task"
+          @keydown.enter="store.selected = block.placed.task"
+          @keydown.space.prevent="store.selected = block.placed.task"
         >
           <title>{{ block.title }}, {{ block.wall }}, {{ store.siteName(block.site) }}</title>
           <rect

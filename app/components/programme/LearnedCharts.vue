@@ -65,7 +65,9 @@ const stopsChart = computed(() => ({
           No interruptions recorded yet.
         </p>
         <p v-for="stop in stops" :key="stop.by" class="text-sm">
-          {{ STOPPED_WORDS[stop.by].charAt(0).toUpperCase() + STOPPED_WORDS[stop.by].slice(1) }}: {{ cases(stop.times, 'time', 'times') }}, {{ tenth(stop.total) }} min in total, from the interruption to the next entry of that day.
+          {{ STOPPED_WORDS[stop.by].charAt(0).toUpperCase() + STOPPED_WORDS[stop.by].slice(1) }}:
+          {{ cases(stop.times, 'time', 'times') }}, {{ tenth(stop.total) }} min in total, from the interruption to the
+          next entry of that day.
         </p>
       </section>
     </div>

@@ -70,7 +70,10 @@ const giveBack = (n: number) =>
     </form>
     <ul v-if="store.settings.lost?.length" class="text-sm">
       <li v-for="(lost, n) in store.settings.lost" :key="n" class="flex items-center gap-2">
-        <span class="flex-1">{{ lost.day }}, {{ lost.crew ? store.crewName(lost.crew) : lost.site ? store.siteName(lost.site) : 'everyone' }}: {{ lost.reason }}</span>
+        <span
+          class="flex-1"
+        >{{ lost.day }}, {{ lost.crew ? store.crewName(lost.crew) : lost.site
+          ? store.siteName(lost.site) : 'everyone' }}: {{ lost.reason }}</span>
         <button type="button" class="press !px-2" @click="giveBack(n)">
           Restore
         </button>

@@ -30,7 +30,14 @@ const id = useId()
 <template>
   <div class="border-t border-hair py-1 text-sm">
     <div class="flex items-center gap-2">
-      <label :for="id" class="min-w-0 flex-1">{{ sortTitle(piece.sort, piece.kind) }}<span class="block text-xs text-ink-soft"><b class="figures">{{ Math.round(piece.minutes * 10) / 10 }}</b> {{ FROM[piece.from] }}<template v-if="piece.logs">; {{ piece.logs }} {{ piece.logs === 1 ? 'entry' : 'entries' }}, median {{ Math.round(piece.middle! * 10) / 10 }}</template></span></label>
+      <label :for="id" class="min-w-0 flex-1">{{ sortTitle(piece.sort, piece.kind) }}<span
+        class="block text-xs text-ink-soft"
+      ><b
+        class="figures"
+      >{{ Math.round(piece.minutes * 10) / 10 }}</b> {{ FROM[piece.from] }}<template
+        v-if="piece.logs"
+      >; {{ piece.logs }} {{ piece.logs === 1 ? 'entry' : 'entries' }}, median
+        {{ Math.round(piece.middle! * 10) / 10 }}</template></span></label>
       <input
         :id="id"
         class="field-input !w-20 text-right"

@@ -48,7 +48,9 @@ const moreWords = (more: number) => more === 0 ? 'as planned' : `${Math.abs(more
       No published work has logged times yet.
     </p>
     <p v-for="each in compared" :key="each.sort" class="text-sm">
-      {{ each.title }}: planned <b class="figures">{{ tenth(each.planned) }}</b> min, actual <b class="figures">{{ tenth(each.actual) }}</b> min ({{ moreWords(each.more) }}), from {{ cases(each.logs, 'entry', 'entries') }}.
+      {{ each.title }}: planned <b class="figures">{{ tenth(each.planned) }}</b> min, actual
+      <b class="figures">{{ tenth(each.actual) }}</b> min ({{ moreWords(each.more) }}), from
+      {{ cases(each.logs, 'entry', 'entries') }}.
     </p>
     <p class="text-xs text-ink-soft">
       Logged time per unit, compared with the last schedule published before the work.

@@ -49,7 +49,8 @@ onMounted(() => store.load())
       class="bg-caution-wash px-4 py-1 text-sm text-caution print:hidden"
       role="status"
     >
-      {{ store.data.pending === 1 ? 'The plan of one wall is being calculated' : `The plans of ${store.data.pending} walls are being calculated` }}: this page is not complete yet.
+      {{ store.data.pending === 1 ? 'The plan of one wall is being calculated'
+        : `The plans of ${store.data.pending} walls are being calculated` }}: this page is not complete yet.
     </p>
     <slot />
   </div>

@@ -75,7 +75,10 @@ const leaveOut = () =>
       </p>
     </header>
     <p v-if="placed" class="text-sm" data-testid="task-when">
-      <b>{{ whenAt(placed.start, zone) }}</b> to {{ dayAt(placed.end, zone) === dayAt(placed.start, zone) ? timeAt(placed.end, zone) : whenAt(placed.end, zone) }}, {{ store.crewName(placed.crew) }}<template v-if="placed.spans.length > 1">, in {{ placed.spans.length }} parts</template>
+      <b>{{ whenAt(placed.start, zone) }}</b> to
+      {{ dayAt(placed.end, zone) === dayAt(placed.start, zone) ? timeAt(placed.end, zone)
+        : whenAt(placed.end, zone) }}, {{ store.crewName(placed.crew) }}<template v-if="placed.spans.length > 1">, in
+        {{ placed.spans.length }} parts</template>
     </p>
     <p v-if="unplaced" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm">
       Not scheduled. {{ tell(unplaced.why) }}
@@ -93,7 +96,10 @@ const leaveOut = () =>
     </p>
     <FigureLine label="Duration" :figure="task.length" />
     <p class="text-sm">
-      {{ task.work.done }} of {{ task.work.pieces }} {{ KINDS[task.kind].piece[1] }} done. {{ task.people }} {{ task.people === 1 ? 'person' : 'people' }}, {{ SKILL_WORDS[task.skill] }}{{ task.aid ? ', lifting aid' : '' }}{{ task.noisy ? '; noisy work hours only' : '' }}{{ task.splits ? '' : '; without a break' }}. Tools: {{ KINDS[task.kind].tools }}.
+      {{ task.work.done }} of {{ task.work.pieces }} {{ KINDS[task.kind].piece[1] }} done.
+      {{ task.people }} {{ task.people === 1 ? 'person' : 'people' }},
+      {{ SKILL_WORDS[task.skill] }}{{ task.aid ? ', lifting aid' : '' }}{{ task.noisy ? '; noisy work hours only'
+        : '' }}{{ task.splits ? '' : '; without a break' }}. Tools: {{ KINDS[task.kind].tools }}.
     </p>
     <TaskDone :key="task.id" class="block" :site="task.site" :wall="task.wall" :kind="task.kind" @done="store.load()" />
     <div v-if="why" data-testid="why">
@@ -118,7 +124,9 @@ const leaveOut = () =>
       </h3>
       <ul class="text-sm">
         <li v-for="{ task: id, wait } in task.after" :key="id" class="flex items-center gap-2">
-          <span class="flex-1">{{ tell(store.taskOf(id)?.title ?? [id]) }}{{ wait ? `, plus ${lasts(wait)}` : '' }}</span>
+          <span
+            class="flex-1"
+          >{{ tell(store.taskOf(id)?.title ?? [id]) }}{{ wait ? `, plus ${lasts(wait)}` : '' }}</span>
           <button v-if="may && isLinked(id)" type="button" class="press !px-2" @click="unlink(id)">
             Remove link
           </button>

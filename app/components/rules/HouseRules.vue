@@ -29,7 +29,8 @@ function choose(change: Partial<Rules>) {
         House rules
       </h1>
       <p class="mt-1 text-sm text-ink-soft">
-        Good installers differ on these points. The firm sets each rule for all sites; a site or a wall can override it. Plans follow the rules, and sheets print them.
+        Good installers differ on these points. The firm sets each rule for all sites; a site or a wall can override it.
+        Plans follow the rules, and sheets print them.
       </p>
       <p class="mt-2 min-h-5 text-sm" role="status">
         {{ says || (fixed ? 'Read only. A planner or lead can edit house rules.' : '') }}

@@ -12,13 +12,15 @@ onMounted(() => first.value?.focus())
 
 <template>
   <section
-    class="sticky top-0 z-10 mx-auto max-w-3xl space-y-2 border-l-4 border-caution bg-caution-wash px-3 py-2 text-sm shadow-lg"
+    class="sticky top-0 z-10 mx-auto max-w-3xl space-y-2 border-l-4 border-caution bg-caution-wash px-3 py-2 text-sm
+      shadow-lg"
     aria-labelledby="touched"
     data-testid="touched"
   >
     <p>{{ proposed.what }}.</p>
     <h2 id="touched" class="font-semibold">
-      {{ proposed.walls.length === 0 ? 'This changes the plan of no wall.' : proposed.walls.length === 1 ? 'This changes the plan of one wall:' : `This changes the plan of ${proposed.walls.length} walls:` }}
+      {{ proposed.walls.length === 0 ? 'This changes the plan of no wall.' : proposed.walls.length === 1
+        ? 'This changes the plan of one wall:' : `This changes the plan of ${proposed.walls.length} walls:` }}
     </h2>
     <ul v-if="proposed.walls.length" class="columns-2 gap-6">
       <li v-for="wall in proposed.walls.slice(0, SHOWN)" :key="`${wall.site}/${wall.wall}`">

@@ -26,7 +26,10 @@ async function become(person: string) {
       <span class="hidden text-on-bar-soft lg:inline">{{ ROLE_WORDS[session.person.role].title }}</span>
       <ChevronDown class="size-4" aria-hidden="true" />
     </MenuButton>
-    <MenuItems class="absolute top-full right-0 z-30 mt-1 w-64 border border-hair bg-board py-1 text-sm text-ink shadow-lg focus:outline-none">
+    <MenuItems
+      class="absolute top-full right-0 z-30 mt-1 w-64 border border-hair bg-board py-1 text-sm text-ink shadow-lg
+        focus:outline-none"
+    >
       <p class="px-3 py-2 text-ink-soft">
         <span class="block font-semibold text-ink">{{ session.person.name }}</span>{{ session.firm?.name }}
       </p>

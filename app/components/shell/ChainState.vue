@@ -31,7 +31,8 @@ onMounted(async () => {
       v-else-if="!state.broken && !state.lost"
       class="flex items-start gap-2 border-l-4 border-good bg-good-wash px-2 py-1" data-testid="chain"
     >
-      <Link2 class="mt-0.5 size-4 shrink-0" aria-hidden="true" /> Intact: {{ state.entries }} {{ state.entries === 1 ? 'entry' : 'entries' }}, none changed or removed.
+      <Link2 class="mt-0.5 size-4 shrink-0" aria-hidden="true" /> Intact:
+      {{ state.entries }} {{ state.entries === 1 ? 'entry' : 'entries' }}, none changed or removed.
     </p>
     <p v-if="state?.head" class="text-ink-soft">
       Code of the log: <b class="font-semibold whitespace-nowrap">{{ state.head }}</b>. Write it down: with it
@@ -65,7 +66,8 @@ onMounted(async () => {
       <Unlink2
         class="mt-0.5 size-4 shrink-0"
         aria-hidden="true"
-      /> Broken since {{ whenOf(state.broken.at) }}: entry {{ state.broken.index + 1 }} of {{ state.entries }}, by {{ state.broken.by }}, {{ state.broken.why }}. Earlier entries are intact.
+      /> Broken since {{ whenOf(state.broken.at) }}: entry {{ state.broken.index + 1 }} of {{ state.entries }}, by
+      {{ state.broken.by }}, {{ state.broken.why }}. Earlier entries are intact.
     </p>
   </section>
 </template>

@@ -24,7 +24,10 @@ function take(command: Command | null) {
   <Dialog :open="open" class="relative z-50" @close="open = false">
     <div class="fixed inset-0 bg-black/40" aria-hidden="true" />
     <div class="fixed inset-0 flex justify-center p-4 pt-[12vh]">
-      <DialogPanel class="h-fit max-h-[70vh] w-full max-w-xl overflow-hidden rounded-md border border-edge bg-board text-ink shadow-xl">
+      <DialogPanel
+        class="h-fit max-h-[70vh] w-full max-w-xl overflow-hidden rounded-md border border-edge bg-board text-ink
+          shadow-xl"
+      >
         <Combobox :model-value="null" nullable @update:model-value="take">
           <ComboboxInput
             class="h-12 w-full border-b border-hair bg-paper px-4 text-base"

@@ -38,12 +38,14 @@ const changes = (n: number) => n === 1 ? '1 item' : `${n} items`
   <aside class="border-b-2 border-stop bg-stop-wash px-4 py-2 text-sm" role="alert" data-testid="conflict">
     <p>
       <b>{{ theirs.savedBy }} saved this wall on {{ whenOf(theirs.savedAt) }}, after you opened it.</b>
-      They changed {{ changes(count(theirs.job.walls[0])) }}, you changed {{ changes(count(store.wall)) }}. Your changes are stored on this device.
+      They changed {{ changes(count(theirs.job.walls[0])) }}, you changed {{ changes(count(store.wall)) }}. Your changes
+      are stored on this device.
       The drawing shows <b>{{ store.looking === 'theirs' ? 'their version' : 'your version' }}</b>.
     </p>
     <ul class="mt-1 list-disc pl-5">
       <li data-testid="dropped-by-merge">
-        <b>Merge my changes</b> keeps what both added. Both changed {{ told(both) || 'nothing alike' }}: yours is kept, theirs is dropped.
+        <b>Merge my changes</b> keeps what both added. Both changed {{ told(both) || 'nothing alike' }}: yours is kept,
+        theirs is dropped.
       </li>
       <li>
         <b>Use their version</b> drops your changes: {{ told(mine) }}.

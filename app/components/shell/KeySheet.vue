@@ -16,7 +16,10 @@ const groups = computed(() => {
   <Dialog :open="open" class="relative z-50" @close="open = false">
     <div class="fixed inset-0 bg-black/40" aria-hidden="true" />
     <div class="fixed inset-0 grid place-items-center p-4">
-      <DialogPanel class="max-h-[86vh] w-full max-w-4xl overflow-y-auto rounded-md border border-edge bg-board p-5 text-ink shadow-xl">
+      <DialogPanel
+        class="max-h-[86vh] w-full max-w-4xl overflow-y-auto rounded-md border border-edge bg-board p-5 text-ink
+          shadow-xl"
+      >
         <div class="mb-3 flex items-center justify-between">
           <DialogTitle class="text-lg font-bold">
             Keyboard shortcuts

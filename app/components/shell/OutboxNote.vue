@@ -33,7 +33,8 @@ const STORE = { full: 'This device’s storage is full', denied: 'This browser b
     data-testid="waits-for-planner"
     :title="state.setAside.join('. ')"
   >
-    {{ state.setAside.length === 1 ? '1 entry was' : `${state.setAside.length} entries were` }} sent and wait{{ state.setAside.length === 1 ? 's' : '' }} for a planner’s approval
+    {{ state.setAside.length === 1 ? '1 entry was' : `${state.setAside.length} entries were` }} sent and
+    wait{{ state.setAside.length === 1 ? 's' : '' }} for a planner’s approval
   </p>
   <RefusedList v-if="rejected > 0" />
 </template>

@@ -27,7 +27,10 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
     >
       <TriangleAlert class="size-4" aria-hidden="true" /> {{ rejected }} rejected
     </PopoverButton>
-    <PopoverPanel class="fixed inset-x-2 top-14 z-20 max-h-[70vh] overflow-y-auto md:absolute md:inset-x-auto md:top-full md:right-0 md:mt-1 md:w-96 border border-hair bg-board p-3 text-sm text-ink shadow-lg">
+    <PopoverPanel
+      class="fixed inset-x-2 top-14 z-20 max-h-[70vh] overflow-y-auto md:absolute md:inset-x-auto md:top-full md:right-0
+        md:mt-1 md:w-96 border border-hair bg-board p-3 text-sm text-ink shadow-lg"
+    >
       <p class="font-semibold">
         The server rejected these. They are still on this device.
       </p>
@@ -38,7 +41,10 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
           class="border-l-4 border-stop pl-2"
           data-testid="refused-entry"
         >
-          <p>{{ [`${LOG_KINDS[entry.entry.kind].title}${'hole' in entry.entry ? ` ${entry.entry.hole}` : ''}`, entry.wall, entry.entry.by, whenOf(entry.entry.at)].join(', ') }}</p>
+          <p>
+            {{ [`${LOG_KINDS[entry.entry.kind].title}${'hole' in entry.entry ? ` ${entry.entry.hole}` : ''}`,
+                entry.wall, entry.entry.by, whenOf(entry.entry.at)].join(', ') }}
+          </p>
           <p class="text-stop">
             {{ entry.refused }}
           </p>
@@ -108,7 +114,10 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
             <summary class="cursor-pointer">
               Show changes
             </summary>
-            <pre class="mt-1 max-h-40 overflow-auto bg-rail p-1 text-xs whitespace-pre-wrap break-all">{{ draft.text.slice(0, 20_000) }}</pre>
+            <pre
+              class="mt-1 max-h-40 overflow-auto bg-rail p-1 text-xs whitespace-pre-wrap
+                break-all"
+            >{{ draft.text.slice(0, 20_000) }}</pre>
           </details>
           <span class="mt-1 flex gap-2">
             <button

@@ -46,7 +46,10 @@ async function add() {
     </h2>
     <ul class="divide-y divide-hair text-sm">
       <li v-for="(contact, n) in contacts" :key="n" class="flex items-center gap-2 py-1">
-        <span class="flex-1">{{ contact.name }}<span class="block text-xs text-ink-soft">{{ [contact.for, contact.phone].filter(Boolean).join(', ') }}</span></span>
+        <span class="flex-1">{{ contact.name }}<span
+          class="block text-xs text-ink-soft"
+        >{{ [contact.for,
+             contact.phone].filter(Boolean).join(', ') }}</span></span>
         <button
           v-if="session.may('site.settings', site)"
           type="button"

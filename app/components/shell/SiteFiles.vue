@@ -78,7 +78,9 @@ async function takeAway(file: string) {
             class="flex min-h-8 min-w-0 flex-1 items-center gap-2"
           >
             <FileText class="size-4 shrink-0" aria-hidden="true" />
-            <span class="min-w-0"><span class="break-words underline">{{ name }}</span><span class="block text-xs text-ink-soft">{{ [by, at && whenOf(at)].filter(Boolean).join(', ') }}</span></span>
+            <span class="min-w-0"><span class="break-words underline">{{ name }}</span><span
+              class="block text-xs text-ink-soft"
+            >{{ [by, at && whenOf(at)].filter(Boolean).join(', ') }}</span></span>
           </a>
           <button
             v-if="may && leaving !== file"
@@ -109,7 +111,9 @@ async function takeAway(file: string) {
       </li>
     </ul>
     <label v-if="may" class="press relative w-full cursor-pointer focus-within:outline-3 focus-within:outline-focus">
-      <FilePlus2 class="size-4" aria-hidden="true" /> <span aria-live="polite">{{ sending ? `Sending ${sending}` : 'Add file' }}</span>
+      <FilePlus2 class="size-4" aria-hidden="true" /> <span
+        aria-live="polite"
+      >{{ sending ? `Sending ${sending}` : 'Add file' }}</span>
       <input type="file" multiple class="sr-only" data-testid="site-file" :disabled="sending !== ''" @change="add">
     </label>
     <p v-if="may && files.length === 0" class="text-xs text-ink-soft">

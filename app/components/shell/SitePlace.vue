@@ -147,14 +147,19 @@ async function save() {
       <FieldFrame id="place-zone" label="Time zone" hint="For example Europe/Oslo. Leave empty to use the firm’s.">
         <input id="place-zone" v-model="form.zone" class="field-input" autocomplete="off">
       </FieldFrame>
-      <label class="flex min-h-8 items-center gap-2 text-sm"><input v-model="form.always" type="checkbox" class="size-5"> Access at any time</label>
+      <label class="flex min-h-8 items-center gap-2 text-sm"><input
+        v-model="form.always"
+        type="checkbox"
+        class="size-5"
+      > Access at any time</label>
       <WindowFields
         v-if="!form.always"
         label="Access hours"
         :windows="form.windows"
         @change="windows => { form.windows = windows }"
       />
-      <label class="flex min-h-8 items-center gap-2 text-sm"><input v-model="form.loud" type="checkbox" class="size-5"> Noisy work during all access hours</label>
+      <label class="flex min-h-8 items-center gap-2 text-sm"><input v-model="form.loud" type="checkbox" class="size-5">
+        Noisy work during all access hours</label>
       <WindowFields
         v-if="!form.loud"
         label="Noisy work hours"

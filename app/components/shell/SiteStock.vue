@@ -36,7 +36,10 @@ const sorted = computed(() =>
       <li v-for="line in sorted" :key="`${line.kind} ${line.model}`" class="flex gap-2 border-t border-hair py-1">
         <span class="figures w-8 shrink-0 text-right font-semibold">{{ line.reserved }}</span>
         <span class="min-w-0 flex-1 truncate">{{ line.name }}</span>
-        <span :class="missing(line) === 'in stock' ? 'text-ink-soft' : 'font-semibold text-caution'">{{ missing(line) }}</span>
+        <span
+          :class="missing(line) === 'in stock' ? 'text-ink-soft'
+            : 'font-semibold text-caution'"
+        >{{ missing(line) }}</span>
       </li>
     </ul>
   </section>

@@ -47,7 +47,8 @@ const visits = computed(() =>
         >
           {{ dayAt(visit.from, visit.stretches[0]!.zone) }}
         </NuxtLink>
-        <span class="figures">{{ timeAt(visit.from, visit.stretches[0]!.zone) }} to {{ timeAt(visit.to, visit.stretches[0]!.zone) }}</span>
+        <span class="figures">{{ timeAt(visit.from, visit.stretches[0]!.zone) }} to
+          {{ timeAt(visit.to, visit.stretches[0]!.zone) }}</span>
         <span>{{ visit.stretches[0]!.crewName }}</span>
         <span class="text-ink-soft">{{ [...new Set(visit.stretches.map(({ title }) => title))].join('; ') }}</span>
       </li>

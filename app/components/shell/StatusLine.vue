@@ -45,10 +45,13 @@ const near = computed(() =>
 
 <template>
   <footer
-    class="flex h-[calc(var(--target)+6px)] shrink-0 items-center gap-3 overflow-hidden border-t border-hair bg-rail px-3 text-sm whitespace-nowrap"
+    class="flex h-[calc(var(--target)+6px)] shrink-0 items-center gap-3 overflow-hidden border-t border-hair bg-rail
+      px-3 text-sm whitespace-nowrap"
   >
     <span class="rounded px-2 py-0.5" :class="LOOK[state]" role="status" data-testid="save-state" :data-state="state">
-      {{ SAID[state] }}<template v-if="(state === 'refused' || state === 'trouble') && reason">: {{ reason }}</template><template v-if="state === 'saved' && reason">, {{ reason }}</template><template v-if="state === 'offline' && count > 1"> ({{ count }})</template>
+      {{ SAID[state] }}<template v-if="(state === 'refused' || state === 'trouble') && reason">:
+        {{ reason }}</template><template v-if="state === 'saved' && reason">,
+        {{ reason }}</template><template v-if="state === 'offline' && count > 1"> ({{ count }})</template>
     </span>
     <span
       v-if="!store.rights('wall.design')"
@@ -103,7 +106,9 @@ const near = computed(() =>
       :aria-label="`Units: ${system === 'metric' ? 'millimetres' : 'feet and inches'}. Change`"
       @click="toggle"
     >
-      <b :class="{ 'text-ink-soft font-normal': system !== 'metric' }">mm</b><span aria-hidden="true">/</span><b :class="{ 'text-ink-soft font-normal': system !== 'imperial' }">ft in</b>
+      <b :class="{ 'text-ink-soft font-normal': system !== 'metric' }">mm</b><span aria-hidden="true">/</span><b
+        :class="{ 'text-ink-soft font-normal': system !== 'imperial' }"
+      >ft in</b>
     </button>
     <span class="hidden h-7 min-w-0 flex-1 flex-wrap items-center gap-x-3 overflow-hidden text-ink-soft lg:flex">
       <span class="flex h-7 items-center gap-1"><kbd class="keycap">/</kbd> commands</span>
@@ -118,6 +123,7 @@ const near = computed(() =>
        >{{ cap }}</kbd>
         {{ command.title }}</span>
     </span>
-    <span class="ml-auto hidden shrink-0 text-xs text-ink-soft xl:inline">Planning aid. Makers’ instructions, local code and licensed trades take precedence.</span>
+    <span class="ml-auto hidden shrink-0 text-xs text-ink-soft xl:inline">Planning aid. Makers’ instructions, local code
+      and licensed trades take precedence.</span>
   </footer>
 </template>

@@ -36,7 +36,9 @@ const label = computed(() => {
       The site is no longer on this device: its storage was cleared. Save it again.
     </p>
     <p v-else-if="here" class="text-sm text-ink-soft" data-testid="taken">
-      On this device since {{ whenOf(here.at) }}: {{ here.walls }} {{ here.walls === 1 ? 'wall' : 'walls' }}, {{ here.photos }} {{ here.photos === 1 ? 'photo' : 'photos' }}{{ here.files ? `, ${here.files} ${here.files === 1 ? 'file' : 'files'}` : '' }}, {{ megabytes(here.bytes) }}.
+      On this device since {{ whenOf(here.at) }}: {{ here.walls }} {{ here.walls === 1 ? 'wall' : 'walls' }},
+      {{ here.photos }} {{ here.photos === 1 ? 'photo' : 'photos' }}{{ here.files
+        ? `, ${here.files} ${here.files === 1 ? 'file' : 'files'}` : '' }}, {{ megabytes(here.bytes) }}.
     </p>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}

@@ -114,7 +114,8 @@ function lastSaid(wall: ListedWall) {
           :data-wall="`${shown[row.index]!.site}/${shown[row.index]!.id}`"
         >
           <div
-            class="grid h-full grid-cols-1 content-center items-center gap-x-4 border-l-4 bg-board px-3 sm:grid-cols-[minmax(0,220px)_auto_minmax(0,1fr)_minmax(0,180px)]"
+            class="grid h-full grid-cols-1 content-center items-center gap-x-4 border-l-4 bg-board px-3
+              sm:grid-cols-[minmax(0,220px)_auto_minmax(0,1fr)_minmax(0,180px)]"
             :class="hasStop(shown[row.index]!) ? 'border-stop' : 'border-pine'"
           >
             <p class="min-w-0 leading-tight">
@@ -138,16 +139,20 @@ function lastSaid(wall: ListedWall) {
               <span
                 v-else-if="shown[row.index]!.state"
                 class="text-ink-soft"
-              >{{ isDone(shown[row.index]!) ? 'handed over' : shown[row.index]!.state!.cautions ? `${shown[row.index]!.state!.cautions} ${shown[row.index]!.state!.cautions === 1 ? 'caution' : 'cautions'}` : 'no stops' }}{{ shown[row.index]!.state!.revision ? `; mark-out ${shown[row.index]!.state!.revision}` : '' }}</span>
+              >{{ isDone(shown[row.index]!) ? 'handed over' : shown[row.index]!.state!.cautions
+                ? `${shown[row.index]!.state!.cautions} ${shown[row.index]!.state!.cautions === 1 ? 'caution' : 'cautions'}` : 'no stops' }}{{ shown[row.index]!.state!.revision ? `; mark-out ${shown[row.index]!.state!.revision}` : '' }}</span>
               <span v-else class="text-ink-soft">being calculated</span>
             </p>
             <p class="min-w-0 text-xs leading-tight max-sm:mt-0.5">
               <span
                 v-if="shown[row.index]!.next"
                 class="block truncate font-semibold"
-              >{{ isNow(shown[row.index]!) ? 'on site now' : shortly(shown[row.index]!.next!.startsAt, shown[row.index]!.next!.zone) }}, {{ shown[row.index]!.next!.crew }}</span>
+              >{{ isNow(shown[row.index]!) ? 'on site now'
+                : shortly(shown[row.index]!.next!.startsAt, shown[row.index]!.next!.zone) }},
+                {{ shown[row.index]!.next!.crew }}</span>
               <span v-else class="block text-ink-soft">{{ isDone(shown[row.index]!) ? '' : 'no visit' }}</span>
-              <span class="block truncate text-ink-soft">{{ shortly(lastOf(shown[row.index]!)) }}: {{ lastSaid(shown[row.index]!) }}</span>
+              <span class="block truncate text-ink-soft">{{ shortly(lastOf(shown[row.index]!)) }}:
+                {{ lastSaid(shown[row.index]!) }}</span>
             </p>
           </div>
         </li>

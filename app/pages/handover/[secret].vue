@@ -60,7 +60,8 @@ useHead({ title: () => view.value ? `${view.value.wall}, handover` : 'Handover' 
             {{ view.wall }}, {{ view.site }}
           </h1>
           <p class="text-sm text-ink-soft">
-            For {{ view.client }}. {{ view.screens }} screens. This page is available until {{ whenOf(view.expiresAt) }}.
+            For {{ view.client }}. {{ view.screens }} screens. This page is available until
+            {{ whenOf(view.expiresAt) }}.
           </p>
         </div>
         <img
@@ -102,7 +103,8 @@ useHead({ title: () => view.value ? `${view.value.wall}, handover` : 'Handover' 
             <li v-for="(caution, n) in view.cautions" :key="n">
               {{ caution }}
             </li>
-            <li>Inspection every {{ view.inspection.every }} months{{ view.inspection.due ? `, next due ${view.inspection.due}` : ' from today' }}.</li>
+            <li>Inspection every {{ view.inspection.every }}
+              months{{ view.inspection.due ? `, next due ${view.inspection.due}` : ' from today' }}.</li>
           </ul>
         </section>
         <section v-if="view.signatures.length" aria-label="Signed">

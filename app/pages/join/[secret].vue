@@ -29,7 +29,8 @@ catch (error) {
     </template>
     <form v-else-if="invitation" class="space-y-3" novalidate @submit.prevent="enter(path, form)">
       <p class="text-sm">
-        <b>{{ invitation.firm }}</b>{{ invitation.kind === 'join' ? ' invites you as ' : ', ' }}<b>{{ ROLE_WORDS[invitation.role].title.toLowerCase() }}</b>: {{ ROLE_WORDS[invitation.role].does }}.
+        <b>{{ invitation.firm }}</b>{{ invitation.kind === 'join' ? ' invites you as '
+          : ', ' }}<b>{{ ROLE_WORDS[invitation.role].title.toLowerCase() }}</b>: {{ ROLE_WORDS[invitation.role].does }}.
       </p>
       <FieldFrame id="join-address" label="Sign-in address" hint="">
         <input

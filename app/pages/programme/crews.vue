@@ -122,7 +122,8 @@ async function addWay() {
               Travel times between sites
             </h2>
             <p v-for="each in store.settings.travel ?? []" :key="`${each.from} ${each.to}`" class="text-sm">
-              {{ store.siteName(each.from) }} and {{ store.siteName(each.to) }}: <b class="figures">{{ each.minutes }}</b> min
+              {{ store.siteName(each.from) }} and {{ store.siteName(each.to) }}:
+              <b class="figures">{{ each.minutes }}</b> min
             </p>
             <div class="grid grid-cols-2 gap-2">
               <select v-model="way.from" class="field-input" aria-label="From site">
@@ -155,7 +156,8 @@ async function addWay() {
               Time per unit (min)
             </h2>
             <p class="text-xs text-ink-soft">
-              After ten log entries the firm’s own median is used. A figure that you enter overrides it until you clear it.
+              After ten log entries the firm’s own median is used. A figure that you enter overrides it until you clear
+              it.
             </p>
             <PieceMinutesField v-for="piece in store.planned?.pieces ?? []" :key="piece.sort" :piece="piece" />
           </section>

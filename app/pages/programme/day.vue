@@ -119,7 +119,8 @@ const print = () => window.print()
         :aria-label="store.siteName(visit.site)"
       >
         <h2 class="text-lg font-bold">
-          <span class="figures">{{ timeAt(visit.from, store.zoneOf(visit.site)) }} to {{ timeAt(visit.to, store.zoneOf(visit.site)) }}</span> {{ store.siteName(visit.site) }}
+          <span class="figures">{{ timeAt(visit.from, store.zoneOf(visit.site)) }} to
+            {{ timeAt(visit.to, store.zoneOf(visit.site)) }}</span> {{ store.siteName(visit.site) }}
         </h2>
         <ol class="mt-2 space-y-1">
           <li
@@ -127,7 +128,8 @@ const print = () => window.print()
             :key="`${stretch.task} ${stretch.from}`"
             class="flex flex-wrap items-center gap-x-3 gap-y-1 text-sm"
           >
-            <span class="figures w-24 shrink-0">{{ timeAt(stretch.from, store.zoneOf(visit.site)) }} to {{ timeAt(stretch.to, store.zoneOf(visit.site)) }}</span>
+            <span class="figures w-24 shrink-0">{{ timeAt(stretch.from, store.zoneOf(visit.site)) }} to
+              {{ timeAt(stretch.to, store.zoneOf(visit.site)) }}</span>
             <NuxtLink
               :to="`/sites/${stretch.site}/walls/${stretch.wall}/${KINDS[stretch.kind].stage}`"
               no-prefetch
@@ -150,7 +152,8 @@ const print = () => window.print()
         </ol>
         <dl class="mt-3 space-y-1 text-sm">
           <template
-            v-for="[label, said] in [['Address', siteOf(visit.site)?.address], ['Access', siteOf(visit.site)?.access], ['Parking', siteOf(visit.site)?.parking], ['Lift and deliveries', siteOf(visit.site)?.delivery]]"
+            v-for="[label, said] in [['Address', siteOf(visit.site)?.address], ['Access', siteOf(visit.site)?.access],
+                                     ['Parking', siteOf(visit.site)?.parking], ['Lift and deliveries', siteOf(visit.site)?.delivery]]"
             :key="label"
           >
             <div v-if="said" class="flex gap-2">
@@ -178,11 +181,13 @@ const print = () => window.print()
             <dt class="w-28 shrink-0 text-ink-soft">
               Contact
             </dt>
-            <dd>{{ contact.name }}{{ contact.for ? ` (${contact.for})` : '' }}<template v-if="contact.phone">, <a :href="`tel:${contact.phone}`" class="underline">{{ contact.phone }}</a></template></dd>
+            <dd>{{ contact.name }}{{ contact.for ? ` (${contact.for})` : '' }}<template v-if="contact.phone">,
+              <a :href="`tel:${contact.phone}`" class="underline">{{ contact.phone }}</a></template></dd>
           </div>
         </dl>
         <p class="mt-2 text-xs">
-          Isolate, lock off and prove dead before opening a box. Detect live cables before every hole. Keep clear below unlocked screens. Fixed wiring: licensed electricians only, to local code.
+          Isolate, lock off and prove dead before opening a box. Detect live cables before every hole. Keep clear below
+          unlocked screens. Fixed wiring: licensed electricians only, to local code.
         </p>
         <TakeAlong :site="visit.site" class="mt-2 print:hidden" />
       </section>

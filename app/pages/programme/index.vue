@@ -102,7 +102,8 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
           <template v-if="over < 0.05">
             This is the earliest possible finish.
           </template><template v-else>
-            The earliest possible finish is {{ whenAt(store.planned.bound.finish, zone) }}; this schedule takes {{ over }} % longer.
+            The earliest possible finish is {{ whenAt(store.planned.bound.finish, zone) }}; this schedule takes
+            {{ over }} % longer.
           </template> {{ tell(store.planned.bound.why) }}
         </p>
         <p
@@ -113,7 +114,8 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
           <template v-if="store.afresh">
             Replanned from scratch: published times are not kept.
           </template><template v-else>
-            Published times are kept. Replanned from scratch, all work could finish by {{ whenAt(store.planned.keptBut!, zone) }}.
+            Published times are kept. Replanned from scratch, all work could finish by
+            {{ whenAt(store.planned.keptBut!, zone) }}.
           </template>
           <button type="button" class="press" @click="store.planAfresh(!store.afresh)">
             {{ store.afresh ? 'Keep published times' : 'Replan from scratch' }}
@@ -121,8 +123,11 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
         </p>
         <CrewTimeline :from="from" :to="to" :movable="may" />
         <p class="flex flex-wrap gap-x-4 text-xs text-ink-soft">
-          <span>Hours outside working hours are hidden.</span><span>◆ pinned</span><span>Bar below a row: working hours of the crew</span>
-          <span>{{ store.planned.places.filter(({ id }) => store.planned!.tasks.some(({ site }) => site === id)).map(({ name }) => `${siteLetters(name)} ${name}`).join(' · ') }}</span>
+          <span>Hours outside working hours are hidden.</span><span>◆ pinned</span><span>Bar below a row: working hours
+            of the crew</span>
+          <span>{{ store.planned.places.filter(({ id }) =>
+            store.planned!.tasks.some(({ site }) => site === id)).map(({ name }) =>
+            `${siteLetters(name)} ${name}`).join(' · ') }}</span>
         </p>
         <section
           v-if="store.change"
@@ -206,7 +211,8 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
             <template v-if="store.unpublished.length === 0">
               The published schedule is up to date.
             </template><template v-else>
-              {{ store.unpublished.length }} {{ store.unpublished.length === 1 ? 'task differs' : 'tasks differ' }} from the published schedule<template v-if="store.data?.publishedAt">
+              {{ store.unpublished.length }} {{ store.unpublished.length === 1 ? 'task differs' : 'tasks differ' }} from
+              the published schedule<template v-if="store.data?.publishedAt">
                 of {{ whenOf(store.data.publishedAt) }} by {{ store.data.publishedBy }}
               </template>.
             </template>
@@ -248,14 +254,16 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
           </div>
           <LostDay />
           <p v-if="left.length" class="text-sm">
-            {{ left.length }} {{ left.length === 1 ? 'task is' : 'tasks are' }} excluded. <button type="button" class="underline" @click="takeIn">
+            {{ left.length }} {{ left.length === 1 ? 'task is' : 'tasks are' }} excluded.
+            <button type="button" class="underline" @click="takeIn">
               Include all
             </button>
           </p>
         </section>
         <TaskPanel v-if="store.selected" :may="may" />
         <p v-else class="text-sm text-ink-soft">
-          Select a task to see why it does not start earlier{{ may ? ', or drag it to another time or crew to pin it there' : '' }}.
+          Select a task to see why it does not start
+          earlier{{ may ? ', or drag it to another time or crew to pin it there' : '' }}.
         </p>
       </aside>
     </main>

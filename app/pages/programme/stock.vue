@@ -126,7 +126,8 @@ function order() {
     <main tabindex="0" aria-label="Stock and vans" class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
       <div class="mb-3 flex flex-wrap items-end justify-between gap-3">
         <h1 class="text-2xl font-bold" data-testid="short">
-          {{ short.length === 0 ? 'Nothing is short' : `${short.length} ${short.length === 1 ? 'model is' : 'models are'} short` }}
+          {{ short.length === 0 ? 'Nothing is short'
+            : `${short.length} ${short.length === 1 ? 'model is' : 'models are'} short` }}
         </h1>
         <div class="flex flex-wrap items-end gap-2">
           <ChoiceField
@@ -138,7 +139,11 @@ function order() {
           <FieldFrame id="stock-search" label="Search">
             <input id="stock-search" v-model="search" type="search" class="field-input" autocomplete="off">
           </FieldFrame>
-          <label class="flex min-h-[var(--target)] items-center gap-2 text-sm"><input v-model="only" type="checkbox" class="size-5"> Required or low items only</label>
+          <label class="flex min-h-[var(--target)] items-center gap-2 text-sm"><input
+            v-model="only"
+            type="checkbox"
+            class="size-5"
+          > Required or low items only</label>
           <button type="button" class="press press-first" :disabled="short.length === 0" @click="order">
             Export order list (CSV)
           </button>
@@ -179,13 +184,15 @@ function order() {
               <td class="py-2 pr-2">
                 <button
                   type="button"
-                  class="min-h-6 text-left font-semibold underline decoration-hair underline-offset-4 hover:decoration-ink"
+                  class="min-h-6 text-left font-semibold underline decoration-hair underline-offset-4
+                    hover:decoration-ink"
                   :aria-expanded="isOpen(line)"
                   @click="choose(line)"
                 >
                   {{ line.name }}
                 </button>
-                <span class="block text-xs text-ink-soft">{{ KINDS[line.kind].name }}<template v-if="line.for.length">; {{ line.for.map(({ wall, count }) => `${count} for ${wall}`).join(', ') }}</template></span>
+                <span class="block text-xs text-ink-soft">{{ KINDS[line.kind].name }}<template v-if="line.for.length">;
+                  {{ line.for.map(({ wall, count }) => `${count} for ${wall}`).join(', ') }}</template></span>
               </td>
               <td class="figures py-2 text-right">
                 {{ line.reserved }}
@@ -204,7 +211,9 @@ function order() {
               </td>
               <td
                 class="py-2 pl-4 font-semibold"
-                :class="{ 'text-stop': (line.short ?? 0) > 0 || (line.have ?? 0) < 0, 'text-caution': line.have === undefined }"
+                :class="{ 'text-stop': (line.short ?? 0) > 0
+                            || (line.have ?? 0) < 0,
+                          'text-caution': line.have === undefined }"
               >
                 {{ verdict(line) }}<span
                   v-if="line.packs"
@@ -277,7 +286,8 @@ function order() {
         </tbody>
       </table>
       <p class="mt-3 text-xs text-ink-soft">
-        In stock: the last count, less what the wall logs show as used since. Required: what the walls of published visits still need. Tools and bits are on the day sheet.
+        In stock: the last count, less what the wall logs show as used since. Required: what the walls of published
+        visits still need. Tools and bits are on the day sheet.
       </p>
     </main>
   </ProgrammeFrame>

@@ -63,7 +63,10 @@ const offOn = (crew: string, day: string) =>
               v-for="day in week"
               :key="day"
               class="border-l border-hair p-2 text-left"
-              :class="[{ 'w-16': isNarrow(day), 'text-ink-soft': !isFull(day) && day !== today, 'bg-tape text-on-tape': day === today }]"
+              :class="[{ 'w-16': isNarrow(day),
+                         'text-ink-soft': !isFull(day)
+                           && day !== today,
+                         'bg-tape text-on-tape': day === today }]"
             >
               {{ dayTitle(day) }}
             </th>
@@ -93,7 +96,8 @@ const offOn = (crew: string, day: string) =>
                 :to="`/programme/day?day=${visit.day}&crew=${visit.crew}`"
                 class="mb-1 block border-l-4 border-pine bg-board p-2 hover:bg-paper"
               >
-                <span class="figures block text-xs text-ink-soft">{{ timeAt(visit.from, store.zoneOf(visit.site)) }} to {{ timeAt(visit.to, store.zoneOf(visit.site)) }}</span>
+                <span class="figures block text-xs text-ink-soft">{{ timeAt(visit.from, store.zoneOf(visit.site)) }} to
+                  {{ timeAt(visit.to, store.zoneOf(visit.site)) }}</span>
                 <span class="block font-semibold">{{ store.siteName(visit.site) }}</span>
                 <span
                   v-for="title in [...new Set(visit.stretches.map(({ title }) => title))]"

@@ -59,7 +59,8 @@ const wall = computed(() => store.wall!)
 <template>
   <section class="h-full overflow-auto p-4" tabindex="0" aria-label="Alternatives" data-testid="alternatives">
     <p class="mb-2 text-xs text-ink-soft">
-      Each alternative as planned now; lengths in {{ system === 'metric' ? 'mm' : 'feet and inches' }}. Show one to edit it; choose one for the client.
+      Each alternative as planned now; lengths in {{ system === 'metric' ? 'mm' : 'feet and inches' }}. Show one to edit
+      it; choose one for the client.
     </p>
     <p v-if="failed" class="field-fault" role="alert">
       {{ failed }}
@@ -68,7 +69,10 @@ const wall = computed(() => store.wall!)
     <div class="grid gap-4" :style="{ gridTemplateColumns: `repeat(${Math.max(ways.length, 1)}, minmax(220px, 1fr))` }">
       <article v-for="way in ways" :key="way.id" class="bg-board p-3" :data-way="way.id">
         <h2 class="flex items-baseline justify-between text-lg font-bold">
-          {{ way.name }} <span class="text-xs font-normal text-ink-soft">{{ [way.id === wall.alternative ? 'shown' : '', way.id === wall.chosen ? 'chosen' : ''].filter(Boolean).join(', ') }}</span>
+          {{ way.name }} <span
+            class="text-xs font-normal text-ink-soft"
+          >{{ [way.id === wall.alternative ? 'shown'
+            : '', way.id === wall.chosen ? 'chosen' : ''].filter(Boolean).join(', ') }}</span>
         </h2>
         <svg
           :viewBox="`-40 ${-wall.height - 40} ${wall.width + 80} ${wall.height + 80}`"

@@ -60,12 +60,14 @@ const chooseIt = (id: string) => act('Client’s choice', (wall) => {
       <li v-for="array in arrays" :key="array.id">
         <button
           type="button"
-          class="flex min-h-[var(--target)] w-full items-center justify-between gap-2 rounded border px-2 text-left text-sm"
+          class="flex min-h-[var(--target)] w-full items-center justify-between gap-2 rounded border px-2 text-left
+            text-sm"
           :class="current?.id === array.id ? 'border-pine bg-paper font-semibold' : 'border-hair bg-paper'"
           :aria-pressed="current?.id === array.id"
           @click="store.arrayId = array.id"
         >
-          <span class="truncate">{{ array.name }}</span><span class="figures shrink-0">{{ array.rows }} × {{ array.columns }}</span>
+          <span class="truncate">{{ array.name }}</span><span class="figures shrink-0">{{ array.rows }} ×
+            {{ array.columns }}</span>
         </button>
       </li>
     </ul>

@@ -37,7 +37,8 @@ const acrossRules = computed(() => [
   { value: 'wall-centre', label: 'linked: wall centre' },
   ...features.value.slice(1).map((right, n) => ({
     value: `between ${features.value[n]!.id} ${right.id}`,
-    label: `linked: between ${featureName(features.value[n]!.kind).toLowerCase()} and ${featureName(right.kind).toLowerCase()}`,
+    label: `linked: between ${featureName(features.value[n]!.kind).toLowerCase()} and `
+      + `${featureName(right.kind).toLowerCase()}`,
   })),
 ])
 const upRules = computed(() => [
@@ -46,7 +47,8 @@ const upRules = computed(() => [
   { value: 'eye both', label: 'linked: between both eye heights' },
   ...upward.value.slice(1).map((upper, n) => ({
     value: `between ${upward.value[n]!.id} ${upper.id}`,
-    label: `linked: between ${featureName(upward.value[n]!.kind).toLowerCase()} and ${featureName(upper.kind).toLowerCase()}`,
+    label: `linked: between ${featureName(upward.value[n]!.kind).toLowerCase()} and `
+      + `${featureName(upper.kind).toLowerCase()}`,
   })),
   ...features.value.flatMap(({ id, kind }) => [
     { value: `above ${id}`, label: `linked: above ${featureName(kind).toLowerCase()}` },
@@ -203,7 +205,8 @@ const seam = (axis: 'x' | 'y') => {
         </button>
       </template>
       <template v-else>
-        This {{ kind }} {{ news.kind === 'retired' ? 'is archived in the catalogue' : 'has different figures in the catalogue' }}; this wall keeps the figures it was planned with.
+        This {{ kind }} {{ news.kind === 'retired' ? 'is archived in the catalogue'
+          : 'has different figures in the catalogue' }}; this wall keeps the figures it was planned with.
       </template>
     </p>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">

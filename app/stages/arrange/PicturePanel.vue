@@ -104,7 +104,8 @@ async function savePng() {
       <ChoiceField
         label="Show on drawing"
         :value="across"
-        :options="[{ value: 'off', label: 'no picture' }, { value: 'test', label: 'test pattern' }, ...own.href ? [{ value: 'own', label: 'your picture' }] : []]"
+        :options="[{ value: 'off', label: 'no picture' }, { value: 'test', label: 'test pattern' }, ...own.href
+          ? [{ value: 'own', label: 'your picture' }] : []]"
         :commit="(value) => { across = value as 'test'; return [] }"
       />
       <label class="press cursor-pointer self-end focus-within:outline-3 focus-within:outline-focus">
@@ -132,7 +133,9 @@ async function savePng() {
       <ChoiceField
         label="Source format"
         :value="source"
-        :options="[...SOURCES.map(({ id }) => ({ value: id, label: id })), { value: 'own', label: own.name || 'other size' }]"
+        :options="[...SOURCES.map(({ id }) => ({ value: id, label: id })), { value: 'own',
+                                                                             label: own.name
+                                                                               || 'other size' }]"
         :commit="(value) => { source = value; return [] }"
       />
       <ChoiceField

@@ -69,8 +69,16 @@ function append() {
       aria-label="Screens"
     >
       <button
-        v-for="one in places.flat()" :key="one.id" type="button" class="min-h-7 truncate rounded border text-xs" :class="[selectedOf('screen') === one.id ? 'border-flag bg-pine font-semibold text-on-pine' : hung.has(`${one.row} ${one.column}`) ? 'border-edge bg-paper' : 'border-dashed border-edge text-ink-soft']"
-        :aria-pressed="selectedOf('screen') === one.id" :aria-label="`R${one.row} C${one.column}${hung.has(`${one.row} ${one.column}`) ? '' : ', empty'}`" @click="select('screen', one.id)"
+        v-for="one in places.flat()"
+        :key="one.id"
+        type="button"
+        class="min-h-7 truncate rounded border text-xs"
+        :class="[selectedOf('screen') === one.id ? 'border-flag bg-pine font-semibold text-on-pine'
+          : hung.has(`${one.row} ${one.column}`) ? 'border-edge bg-paper'
+            : 'border-dashed border-edge text-ink-soft']"
+        :aria-pressed="selectedOf('screen') === one.id"
+        :aria-label="`R${one.row} C${one.column}${hung.has(`${one.row} ${one.column}`) ? '' : ', empty'}`"
+        @click="select('screen', one.id)"
       >
         {{ array.columns > 8 ? one.column : `R${one.row} C${one.column}` }}
       </button>
@@ -100,7 +108,8 @@ function append() {
           inline
           label="Orientation"
           :value="choice?.orientation ?? ''"
-          :options="[AS_ARRAY, ...ORIENTATIONS.map(value => ({ value: value as string, label: ORIENTATION_NAMES[value] }))]"
+          :options="[AS_ARRAY,
+                     ...ORIENTATIONS.map(value => ({ value: value as string, label: ORIENTATION_NAMES[value] }))]"
           :commit="value => set('Rotate screen', { orientation: (value || undefined) as Orientation | undefined })"
         />
         <ChoiceField
@@ -119,7 +128,10 @@ function append() {
           v-for="seam in seams"
           :key="seamName(seam)"
           :label="seamName(seam)"
-          :figure="figure([{ label: 'Bezel seam', expression: words`gap between cases ${seam.gap} + bezels ${seam.image - seam.gap}`, value: seam.image, unit: 'mm' }])"
+          :figure="figure([{ label: 'Bezel seam',
+                             expression: words`gap between cases ${seam.gap} + bezels ${seam.image - seam.gap}`,
+                             value: seam.image,
+                             unit: 'mm' }])"
         />
       </div>
     </template>
@@ -131,7 +143,8 @@ function append() {
         type="button"
         class="press"
         :disabled="array.rows * array.columns === 1"
-        @click="edit('Delete last screen', array => array.rows === 1 ? setGrid(array, 1, array.columns - 1) : setGrid(array, array.rows - 1, 1))"
+        @click="edit('Delete last screen', array => array.rows === 1 ? setGrid(array, 1, array.columns - 1)
+          : setGrid(array, array.rows - 1, 1))"
       >
         <Trash2 class="size-4" aria-hidden="true" /> Delete last
       </button>

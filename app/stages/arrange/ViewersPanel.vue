@@ -66,7 +66,8 @@ const scene = computed(() => {
       <ChoiceField
         label="Viewers"
         :value="who"
-        :options="[{ value: 'standing', label: 'standing' }, { value: 'seated', label: 'seated' }, { value: 'both', label: 'both' }, { value: 'own', label: 'other eye height' }]"
+        :options="[{ value: 'standing', label: 'standing' }, { value: 'seated', label: 'seated' },
+                   { value: 'both', label: 'both' }, { value: 'own', label: 'other eye height' }]"
         :commit="(value) => { who = value as 'standing'; return [] }"
       />
       <LengthField
@@ -198,7 +199,8 @@ const scene = computed(() => {
       > Walkway along this wall
     </label>
     <p class="text-xs text-ink-soft">
-      Max {{ withUnit(WALKWAY[system].out) }} from the wall, {{ show(WALKWAY[system].from) }} to {{ withUnit(WALKWAY[system].to) }} above floor (ADA 307.2). Check local rules.
+      Max {{ withUnit(WALKWAY[system].out) }} from the wall, {{ show(WALKWAY[system].from) }} to
+      {{ withUnit(WALKWAY[system].to) }} above floor (ADA 307.2). Check local rules.
     </p>
   </div>
 </template>

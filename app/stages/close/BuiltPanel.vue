@@ -11,7 +11,10 @@ const NAMES = { stop: 'Stop', caution: 'Caution', note: 'Note' }
 <template>
   <div v-if="handover && compared" class="space-y-3">
     <p class="text-sm">
-      {{ of?.revision ? `Compared with revision ${of.revision}` : 'Nothing is issued: compared with the current plan' }}. On the drawing, a dashed ring marks the planned position of a hole or screen centre; a line leads to the position as built. Seams show the last readings, drawn wider than real.
+      {{ of?.revision ? `Compared with revision ${of.revision}`
+        : 'Nothing is issued: compared with the current plan' }}. On the drawing, a dashed ring marks the planned
+      position of a hole or screen centre; a line leads to the position as built. Seams show the last readings, drawn
+      wider than real.
     </p>
     <dl class="grid grid-cols-3 gap-2 text-sm" data-testid="worst">
       <div class="rounded border border-hair p-2">
@@ -60,7 +63,9 @@ const NAMES = { stop: 'Stop', caution: 'Caution', note: 'Note' }
           v-for="(each, n) in handover.missing"
           :key="n"
           class="border-l-4 px-2 py-1"
-          :class="{ 'border-stop bg-stop-wash': each.severity === 'stop', 'border-caution bg-caution-wash': each.severity === 'caution', 'border-hair': each.severity === 'note' }"
+          :class="{ 'border-stop bg-stop-wash': each.severity === 'stop',
+                    'border-caution bg-caution-wash': each.severity === 'caution',
+                    'border-hair': each.severity === 'note' }"
         >
           <b>{{ NAMES[each.severity] }}.</b> {{ tell(each.what) }}
         </li>

@@ -26,12 +26,14 @@ const signedThin = (mm: number) => `${mm > 0 ? '+' : '−'}${showThin(Math.abs(m
       Seam drift
     </h2>
     <p v-if="drift.readings.length < 2">
-      {{ drift.readings.length === 0 ? 'The seams have not been read yet.' : 'Read once. Read the seams again in True to see what has moved.' }}
+      {{ drift.readings.length === 0 ? 'The seams have not been read yet.'
+        : 'Read once. Read the seams again in True to see what has moved.' }}
     </p>
     <template v-else>
       <p data-testid="trend">
         <template v-if="drift.trend">
-          Worst gap {{ signedThin(drift.trend.gap) }} per year, worst step {{ signedThin(drift.trend.step) }} per year, from {{ drift.readings.length }} readings.
+          Worst gap {{ signedThin(drift.trend.gap) }} per year, worst step {{ signedThin(drift.trend.step) }} per year,
+          from {{ drift.readings.length }} readings.
         </template>
         <template v-else>
           No trend yet: the readings are less than a month apart.
@@ -40,7 +42,8 @@ const signedThin = (mm: number) => `${mm > 0 ? '+' : '−'}${showThin(Math.abs(m
       <DriftChart :readings="drift.readings" />
       <ul v-if="moved.length" class="text-xs">
         <li v-for="each in moved" :key="`${each.label} ${each.reads}`">
-          {{ each.label }} {{ each.reads }}: {{ showThin(each.then) }} at handover, {{ showThin(each.now) }} now, change {{ signedThin(each.by) }}
+          {{ each.label }} {{ each.reads }}: {{ showThin(each.then) }} at handover, {{ showThin(each.now) }} now, change
+          {{ signedThin(each.by) }}
         </li>
       </ul>
     </template>

@@ -58,7 +58,8 @@ function sayRemark() {
         Handover pack
       </h2>
       <p class="text-xs text-ink-soft">
-        Built from the wall as saved on the server. The same data always gives an identical pack.{{ stops > 0 ? ` ${stops === 1 ? 'A stop is' : `${stops} stops are`} open: the front page says so.` : '' }}
+        Built from the wall as saved on the server. The same data always gives an identical
+        pack.{{ stops > 0 ? ` ${stops === 1 ? 'A stop is' : `${stops} stops are`} open: the front page says so.` : '' }}
       </p>
       <div class="mt-1 grid grid-cols-2 gap-2">
         <a

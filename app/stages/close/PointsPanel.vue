@@ -34,7 +34,11 @@ function end(point: string) {
     </h2>
     <ul class="divide-y divide-hair text-sm">
       <li v-for="point in open" :key="point.id" class="flex items-center gap-2 py-1" :data-point="point.id">
-        <span class="flex-1">{{ point.what }} <span class="text-ink-soft">{{ point.owner }}, due </span><span :class="point.due < today ? 'font-semibold text-stop' : 'text-ink-soft'">{{ point.due }}{{ point.due < today ? ', overdue' : '' }}</span></span>
+        <span class="flex-1">{{ point.what }} <span class="text-ink-soft">{{ point.owner }}, due
+        </span><span
+          :class="point.due < today ? 'font-semibold text-stop' : 'text-ink-soft'"
+        >{{ point.due }}{{ point.due < today
+          ? ', overdue' : '' }}</span></span>
         <button type="button" class="press max-md:!min-h-12" @click="end(point.id)">
           Done
         </button>

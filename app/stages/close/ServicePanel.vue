@@ -91,7 +91,8 @@ function replace() {
     <section aria-label="Inspections" class="text-sm">
       <p :class="overdue ? 'border-l-4 border-caution bg-caution-wash px-2 py-1' : ''" data-testid="inspection">
         <template v-if="handover.inspection.due">
-          Next inspection by <b>{{ handover.inspection.due }}</b>{{ overdue ? ', overdue' : '' }}, every {{ handover.inspection.every }} months.
+          Next inspection by <b>{{ handover.inspection.due }}</b>{{ overdue ? ', overdue' : '' }}, every
+          {{ handover.inspection.every }} months.
         </template>
         <template v-else>
           Inspection every {{ handover.inspection.every }} months, starting at sign-off.
@@ -120,7 +121,10 @@ function replace() {
     </label>
     <section v-if="behind" aria-label="Behind this screen" class="text-sm">
       <h2 class="font-semibold">
-        Behind {{ chosen!.label }}<span class="font-normal text-ink-soft">{{ record?.serials.get(chosen!.id) ? `, serial ${record!.serials.get(chosen!.id)!.serial}` : '' }}</span>
+        Behind {{ chosen!.label }}<span
+          class="font-normal text-ink-soft"
+        >{{ record?.serials.get(chosen!.id)
+          ? `, serial ${record!.serials.get(chosen!.id)!.serial}` : '' }}</span>
       </h2>
       <template v-for="[key, title] in LISTS" :key="key">
         <h3 class="mt-1 text-xs font-semibold text-ink-soft">
@@ -169,7 +173,9 @@ function replace() {
           v-for="(change, n) in changes"
           :key="n"
           class="border-l-4 px-2 py-0.5"
-          :class="{ 'border-stop bg-stop-wash': change.severity === 'stop', 'border-caution bg-caution-wash': change.severity === 'caution', 'border-good': change.severity === 'note' }"
+          :class="{ 'border-stop bg-stop-wash': change.severity === 'stop',
+                    'border-caution bg-caution-wash': change.severity === 'caution',
+                    'border-good': change.severity === 'note' }"
         >
           {{ tell(change.what) }}
         </li>
@@ -194,7 +200,9 @@ function replace() {
       </h2>
       <ul class="divide-y divide-hair">
         <li v-for="entry in record?.visits" :key="entry.id" class="py-1" data-testid="visit">
-          {{ entry.purpose }}{{ entry.note ? `: ${entry.note}` : '' }} <span class="text-ink-soft">{{ authorText(entry) }}, {{ whenOf(entry.at) }}</span>
+          {{ entry.purpose }}{{ entry.note ? `: ${entry.note}` : '' }} <span
+            class="text-ink-soft"
+          >{{ authorText(entry) }}, {{ whenOf(entry.at) }}</span>
         </li>
       </ul>
       <div class="mt-1 grid grid-cols-[7rem_1fr] gap-2">

@@ -40,7 +40,8 @@ function sign() {
         <InkDrawing
           :ink="entry.ink ?? []"
           class="h-10 w-24 shrink-0 bg-paper"
-        /> {{ entry.name }}{{ entry.role ? `, ${entry.role}` : '' }}, {{ whenOf(entry.at) }}{{ entry.link ? ', by client link' : '' }}
+        /> {{ entry.name }}{{ entry.role ? `, ${entry.role}` : '' }},
+        {{ whenOf(entry.at) }}{{ entry.link ? ', by client link' : '' }}
       </li>
     </ul>
     <div class="mt-1 grid grid-cols-2 gap-2">

@@ -34,7 +34,8 @@ useCommands([
           <option v-for="name in names" :key="name" :value="name">{{ name || 'the whole wall' }}</option>
         </select>
       </label>
-      <span v-if="map" class="figures">{{ map.canvas.width }} × {{ map.canvas.height }} px. Page Up and Page Down change the screen.</span>
+      <span v-if="map" class="figures">{{ map.canvas.width }} × {{ map.canvas.height }} px. Page Up and Page Down change
+        the screen.</span>
       <button type="button" class="press ml-auto" @click="shown = false">
         <X class="size-4" aria-hidden="true" /> Back to the drawing
       </button>

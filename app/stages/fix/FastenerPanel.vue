@@ -49,7 +49,10 @@ const standing = (inStock: boolean | undefined, onSite: boolean) =>
           :data-fastener="fastener.id"
           @click="choose(fastener.id)"
         >
-          <span class="flex justify-between gap-2"><span>{{ fastener.name ?? fastener.id }}</span><b class="figures shrink-0" :class="{ 'text-stop': stop }">{{
+          <span class="flex justify-between gap-2"><span>{{ fastener.name ?? fastener.id }}</span><b
+            class="figures shrink-0"
+            :class="{ 'text-stop': stop }"
+          >{{
             utilisation === undefined ? 'not known' : percent(utilisation)
           }}</b></span>
           <span v-if="stop" class="block text-xs font-normal text-stop">{{ stop }}</span>

@@ -57,7 +57,8 @@ useCommands(
       <LazyFixCharts v-else-if="panel === 'charts'" />
       <ScrewPanel v-else />
       <p class="text-xs text-ink-soft">
-        Planning aid: makers’ instructions, local code and a licensed engineer take precedence. Detect live cables before drilling.
+        Planning aid: makers’ instructions, local code and a licensed engineer take precedence. Detect live cables
+        before drilling.
       </p>
     </template>
   </BenchFrame>

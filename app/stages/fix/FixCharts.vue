@@ -176,7 +176,8 @@ const key = computed(() => `${chart.value} ${system.value} ${theme.value} ${arra
         :series="pullChart.series"
       />
       <p v-else-if="chart === 'pull'" class="p-3 text-sm">
-        This mount does not pull out. {{ pull[0] ? `Tension from own weight: ${newtons(pull[0].own)}` : 'No load is calculated until its plate is fixed in Mount' }}.
+        This mount does not pull out. {{ pull[0] ? `Tension from own weight: ${newtons(pull[0].own)}`
+          : 'No load is calculated until its plate is fixed in Mount' }}.
       </p>
       <VueApexCharts
         v-else-if="depthChart"
@@ -206,7 +207,8 @@ const key = computed(() => `${chart.value} ${system.value} ${theme.value} ${arra
       Source: {{ depth.source }}.
     </p>
     <p v-if="chart === 'use'" class="text-xs text-ink-soft">
-      {{ caseIds.map(id => `${SHORT[id]}: ${caseTitle(id)}`).join('; ') }}. A hand counts where it loads the fastener most. Fasteners with no known capacity are not shown.
+      {{ caseIds.map(id => `${SHORT[id]}: ${caseTitle(id)}`).join('; ') }}. A hand counts where it loads the fastener
+      most. Fasteners with no known capacity are not shown.
     </p>
   </div>
 </template>

@@ -14,7 +14,9 @@ const setLength = (key: 'screw' | 'spacer', label: string) => (mm: number | unde
   <div v-if="array && fixing" class="space-y-2.5">
     <p class="text-sm" data-testid="screw-choice">
       <template v-if="screw?.fits">
-        M{{ store.catalogue.displays.find(({ id }) => id === fixing!.display)!.vesa.thread }} × <b class="figures text-base">{{ fineWithUnit(screw.length) }}</b>, washers {{ fineWithUnit(screw.stack.washers) }} in total; 4 per display, {{ 4 * fixing.count }} in total.
+        M{{ store.catalogue.displays.find(({ id }) => id === fixing!.display)!.vesa.thread }} ×
+        <b class="figures text-base">{{ fineWithUnit(screw.length) }}</b>, washers
+        {{ fineWithUnit(screw.stack.washers) }} in total; 4 per display, {{ 4 * fixing.count }} in total.
       </template>
       <template v-else-if="screw">
         {{ tell(screw.why) }}.

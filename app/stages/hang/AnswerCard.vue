@@ -118,24 +118,28 @@ function goOn() {
       No {{ piece }} is assumed at {{ withUnit(member.before.centre) }} any more.
     </p>
     <p v-else-if="member?.now && Math.abs(member.now.centre - member.before.centre) > 0.5">
-      {{ Piece }} {{ member.number }} is now assumed at {{ withUnit(member.now.centre) }}, not at {{ withUnit(member.before.centre) }}.
+      {{ Piece }} {{ member.number }} is now assumed at {{ withUnit(member.now.centre) }}, not at
+      {{ withUnit(member.before.centre) }}.
     </p>
     <p v-if="told" data-testid="answer-stud">
       {{ tell(told.message) }} {{ told.remedy ? tell(told.remedy) : '' }}
     </p>
     <p v-for="plate in plates.slice(0, FIRST)" :key="plate.screen">
-      Move the plate of {{ plate.label ? `R${plate.label.row} C${plate.label.column}` : plate.screen }} by {{ far(plate.by) }}.
+      Move the plate of {{ plate.label ? `R${plate.label.row} C${plate.label.column}` : plate.screen }} by
+      {{ far(plate.by) }}.
     </p>
     <ul v-if="change.marks.length" class="mt-1">
       <li v-for="move in change.marks.slice(0, FIRST)" :key="move.hole" class="figures">
-        {{ labels.get(move.hole) ?? move.hole }}: {{ show(move.from.x) }} → {{ withUnit(move.to.x) }} along{{ Math.abs(move.to.y - move.from.y) > 0.05 ? `, ${show(move.from.y)} → ${withUnit(move.to.y)} up` : '' }}
+        {{ labels.get(move.hole) ?? move.hole }}: {{ show(move.from.x) }} → {{ withUnit(move.to.x) }}
+        along{{ Math.abs(move.to.y - move.from.y) > 0.05 ? `, ${show(move.from.y)} → ${withUnit(move.to.y)} up` : '' }}
       </li>
       <li v-if="change.marks.length > FIRST">
         and {{ change.marks.length - FIRST }} more, ringed on the drawing
       </li>
     </ul>
     <p v-if="loose.length" class="mt-1 font-semibold text-stop">
-      {{ plural(loose.length, 'plate is', 'plates are') }} no longer fixed: {{ loose.slice(0, 3).map(({ row, column }) => `R${row} C${column}`).join(', ') }}.
+      {{ plural(loose.length, 'plate is', 'plates are') }} no longer fixed:
+      {{ loose.slice(0, 3).map(({ row, column }) => `R${row} C${column}`).join(', ') }}.
     </p>
     <p v-if="dead && !canDrillAgain(dead)" class="mt-1">
       Dead hole: {{ dead.fill }}. Keep new holes {{ far(dead.keepOff) }} away from it.

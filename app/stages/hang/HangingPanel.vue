@@ -38,7 +38,8 @@ const by = ({ people, aid, from }: Lifting) =>
             <span class="figures w-6 shrink-0 text-right text-ink-soft">{{ n + 1 }}</span>
             <span class="w-16 shrink-0 text-base">{{ label }}</span>
             <span>
-              {{ by(lifting) }}{{ pulledOut ? '; mount pulled out to clear the row above' : '' }}{{ lifting.handling === 'face-down' ? '; fit brackets face down on a padded bench' : '' }}
+              {{ by(lifting) }}{{ pulledOut ? '; mount pulled out to clear the row above'
+                : '' }}{{ lifting.handling === 'face-down' ? '; fit brackets face down on a padded bench' : '' }}
               <span class="block text-xs font-normal text-ink-soft">{{ tell(lifting.why) }}</span>
             </span>
           </button>
@@ -46,7 +47,9 @@ const by = ({ people, aid, from }: Lifting) =>
       </ol>
     </section>
     <p class="py-1 text-xs text-ink-soft">
-      Limits by the revised NIOSH lifting equation: {{ quantity(23, 'kg') }} per person up to shoulder height, {{ quantity(16.1, 'kg') }} above. Local rules take precedence. Keep displays upright unless the maker allows otherwise. Keep clear below unlocked screens.
+      Limits by the revised NIOSH lifting equation: {{ quantity(23, 'kg') }} per person up to shoulder height,
+      {{ quantity(16.1, 'kg') }} above. Local rules take precedence. Keep displays upright unless the maker allows
+      otherwise. Keep clear below unlocked screens.
     </p>
   </div>
 </template>

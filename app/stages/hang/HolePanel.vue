@@ -31,7 +31,9 @@ const photoOf = computed(() => {
   return entry?.kind === 'hole' ? entry.photo : undefined
 })
 const made = computed(() => steps.value.filter(({ hole }) => drilled.value.has(hole.id)).length)
-/** Whether this hole is not drilled before what happened at its plate is answered; what is recorded can be corrected. */
+/**
+ * Whether this hole is not drilled before what happened at its plate is answered; what is recorded can be corrected.
+ */
 const waits = computed(() => mustWait(step.value?.hole.id))
 const mark = computed(() => plan.value?.marking.marks.find(({ id }) => id === step.value?.hole.id))
 const warnings = computed(() => {
@@ -209,7 +211,8 @@ watch(steps, (list) => {
             drill
           </dt>
           <dd class="font-semibold">
-            {{ step.hole.bit === undefined ? 'see anchor instructions' : `${bit(step.hole.bit)} bit, ${show(step.hole.depth ?? 0)}${suffix ? ` ${suffix}` : ''} deep` }}{{ step.hole.member === undefined ? '' : `, ${piece} ${step.hole.member + 1}` }}
+            {{ step.hole.bit === undefined ? 'see anchor instructions'
+              : `${bit(step.hole.bit)} bit, ${show(step.hole.depth ?? 0)}${suffix ? ` ${suffix}` : ''} deep` }}{{ step.hole.member === undefined ? '' : `, ${piece} ${step.hole.member + 1}` }}
           </dd>
         </div>
       </dl>

@@ -17,7 +17,8 @@ const store = useWallStore()
       along before you leave.
     </p>
     <p v-else-if="elsewhere" class="text-sm">
-      It was issued before this program stored issued plans. Issue the mark-out again: never drill from a plan that can still change.
+      It was issued before this program stored issued plans. Issue the mark-out again: never drill from a plan that can
+      still change.
     </p>
     <p v-else class="text-sm">
       Issue the mark-out first: never drill from a plan that can still change.

@@ -80,7 +80,8 @@ const print = computed(
               <Check class="size-6" :class="{ invisible: !said.get(item.id)?.done }" aria-hidden="true" />
             </button>
             <p class="text-sm">
-              <b>{{ item.count > 1 || item.spare > 0 ? `${item.count} × ` : '' }}{{ tell(item.name) }}</b>{{ item.spare > 0 ? `, and ${item.spare} spare` : '' }}
+              <b>{{ item.count > 1 || item.spare > 0 ? `${item.count} × `
+                : '' }}{{ tell(item.name) }}</b>{{ item.spare > 0 ? `, and ${item.spare} spare` : '' }}
               <span class="block text-xs text-ink-soft">{{ tell(item.why) }}</span>
               <span v-if="said.get(item.id)?.done === false" class="block font-semibold text-stop">
                 Missing, reported by {{ authorText(said.get(item.id)!) }}

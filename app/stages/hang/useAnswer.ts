@@ -15,7 +15,10 @@ export function useAnswer() {
   const moves = computed(
     () =>
       change.value !== undefined
-      && change.value.marks.length + change.value.plates.length + change.value.added.length + change.value.dropped.length
+      && change.value.marks.length
+      + change.value.plates.length
+      + change.value.added.length
+      + change.value.dropped.length
       > 0,
   )
   /** Whether the wall itself was decided otherwise since, so that more moves than what the drill met. */

@@ -50,15 +50,19 @@ const tolerance = (mm: number) => toleranceToString(mm, system.value)
     :shown="marking?.levelLine ? `${show(marking.levelLine.y)}` : ''"
     :read="readLevel"
     :actions="levelActions"
-    :hint="marking?.levelLine ? `${marking.levelLine.label.charAt(0).toUpperCase()}${marking.levelLine.label.slice(1)}. Clear the field to follow the house rule.` : 'No level line: add an array first.'"
+    :hint="marking?.levelLine
+      ? `${marking.levelLine.label.charAt(0).toUpperCase()}${marking.levelLine.label.slice(1)}. Clear the field to follow the house rule.` : 'No level line: add an array first.'"
   />
   <p v-if="marking?.levelLine?.turn" class="text-sm font-semibold text-caution" data-testid="turned">
-    The level line follows a building line that rises {{ quantity(marking.levelLine.turn.slope, 'mm/m') }} to the right. Snap it through its two heights and measure square to it.
+    The level line follows a building line that rises {{ quantity(marking.levelLine.turn.slope, 'mm/m') }} to the right.
+    Snap it through its two heights and measure square to it.
   </p>
   <label class="flex items-center gap-2 text-sm">
-    <input v-model="fine" type="checkbox" class="size-5"> Finer figures: {{ system === 'metric' ? '0.1 mm' : '1/32 in' }}
+    <input v-model="fine" type="checkbox" class="size-5"> Finer figures:
+    {{ system === 'metric' ? '0.1 mm' : '1/32 in' }}
   </label>
   <p class="text-sm text-ink-soft" data-testid="accuracy">
-    Figures are rounded once, by at most {{ tolerance(accuracy.rounding) }}, including the rounding of the level line. {{ howTrue(accuracy, store.rules, system) }}
+    Figures are rounded once, by at most {{ tolerance(accuracy.rounding) }}, including the rounding of the level line.
+    {{ howTrue(accuracy, store.rules, system) }}
   </p>
 </template>

@@ -49,7 +49,8 @@ function withdraw(entry: string) {
         <b>Revision {{ last.revision }}</b> matches the current plan.
       </template>
       <template v-else-if="since">
-        Since <b>revision {{ last.revision }}</b>: {{ since.moved.length }} marks moved, {{ since.added.length }} added, {{ since.gone.length }} removed.
+        Since <b>revision {{ last.revision }}</b>: {{ since.moved.length }} marks moved, {{ since.added.length }} added,
+        {{ since.gone.length }} removed.
         <button type="button" class="underline" @click="compare(last.revision, MOMENT)">
           {{ compared.to === MOMENT ? 'Hide changes' : 'Show changes' }}
         </button>
@@ -61,7 +62,8 @@ function withdraw(entry: string) {
       role="status"
       data-testid="issue-blocked"
     >
-      {{ blocks === 1 ? 'A stop blocks' : `${blocks} stops block` }} this plan{{ stops.length > blocks ? ` at ${stops.length} places` : '' }}:
+      {{ blocks === 1 ? 'A stop blocks' : `${blocks} stops block` }} this
+      plan{{ stops.length > blocks ? ` at ${stops.length} places` : '' }}:
       revision {{ next }} can be issued once {{ blocks === 1 ? 'it is' : 'they are' }} cleared, or overridden by name.
     </p>
     <FindingList v-if="stops.length" class="max-h-56 overflow-y-auto" :findings="stops" tabindex="0" />
@@ -76,7 +78,10 @@ function withdraw(entry: string) {
         class="py-2 text-sm"
         :data-revision="revision"
       >
-        <p><b class="text-base">{{ revision }}</b> {{ whenOf(at) }}, {{ by }}{{ note ? `: ${saidToday(note)}` : '' }}</p>
+        <p>
+          <b class="text-base">{{ revision }}</b> {{ whenOf(at) }},
+          {{ by }}{{ note ? `: ${saidToday(note)}` : '' }}
+        </p>
         <p v-if="!id" class="text-ink-soft">
           Issued before this program stored issued plans.
         </p>
@@ -87,7 +92,8 @@ function withdraw(entry: string) {
             class="press !px-2"
             @click="compare(before(revision), revision)"
           >
-            {{ compared.from === before(revision) && compared.to === revision ? 'Hide' : `Compare with ${before(revision)}` }}
+            {{ compared.from === before(revision) && compared.to === revision ? 'Hide'
+              : `Compare with ${before(revision)}` }}
           </button>
           <button
             v-if="entry === last?.entry && store.rights('wall.issue')"

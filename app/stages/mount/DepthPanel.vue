@@ -46,7 +46,8 @@ const fits = computed(() => depths.value?.need === undefined ? undefined : depth
       </button>
     </div>
     <label v-if="travels > 0" class="block text-sm">
-      <span class="flex justify-between"><span>Pull-out</span><b class="figures">{{ withUnit(out) }} behind the display</b></span>
+      <span class="flex justify-between"><span>Pull-out</span><b class="figures">{{ withUnit(out) }} behind the
+        display</b></span>
       <input
         v-model.number="pulled"
         type="range"
@@ -60,7 +61,9 @@ const fits = computed(() => depths.value?.need === undefined ? undefined : depth
       >
     </label>
     <p class="text-sm" :class="fits === false ? 'font-semibold text-stop' : 'text-ink-soft'" data-testid="plug-fit">
-      {{ fits === undefined ? 'Enter plug, cable and player sizes to check the fit.' : fits ? `Plug, cable and player need ${fineWithUnit(depths.need!.value)}: they fit.` : `Plug, cable and player need ${fineWithUnit(depths.need!.value)}: ${fineWithUnit(depths.need!.value - out)} short${pulled > 0 ? ' at this pull-out' : ''}.` }}
+      {{ fits === undefined ? 'Enter plug, cable and player sizes to check the fit.' : fits
+        ? `Plug, cable and player need ${fineWithUnit(depths.need!.value)}: they fit.`
+        : `Plug, cable and player need ${fineWithUnit(depths.need!.value)}: ${fineWithUnit(depths.need!.value - out)} short${pulled > 0 ? ' at this pull-out' : ''}.` }}
     </p>
     <div class="grid grid-cols-2 gap-2">
       <LengthField

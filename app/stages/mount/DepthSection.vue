@@ -213,7 +213,9 @@ const title = computed(() =>
         <!-- Lengths from the wall's face. -->
         <g font-size="15" class="figures" text-anchor="middle" fill="var(--color-ink)" stroke="none">
           <g
-            v-for="[to, y, text] in [[chosen.out, py(chosen.outer.y) + 24, show(chosen.out)], [chosen.out + chosen.display.depth, py(chosen.outer.y + chosen.outer.height) - 14, show(chosen.out + chosen.display.depth)]] as const"
+            v-for="[to, y, text] in [[chosen.out, py(chosen.outer.y) + 24, show(chosen.out)],
+                                     [chosen.out + chosen.display.depth, py(chosen.outer.y + chosen.outer.height) - 14,
+                                      show(chosen.out + chosen.display.depth)]] as const"
             :key="y"
           >
             <path

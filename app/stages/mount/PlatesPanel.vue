@@ -134,7 +134,8 @@ const told = (margin: number | undefined) => margin === undefined
           Screen {{ name }}<span
             class="block text-xs font-normal"
             :class="position.plate.held ? 'text-good' : 'text-stop'"
-          >{{ position.plate.held ? 'fixed' : 'not fixed' }}{{ position.plate.byHand ? ', placed manually' : '' }}</span>
+          >{{ position.plate.held ? 'fixed' : 'not fixed' }}{{ position.plate.byHand ? ', placed manually'
+            : '' }}</span>
         </h2>
         <button type="button" class="press" aria-label="Next screen" @click="step(1)">
           ›
@@ -190,7 +191,10 @@ const told = (margin: number | undefined) => margin === undefined
               class="size-4 text-chalk"
               aria-label="placed manually"
             /></span>
-            <span :class="hole.margin !== undefined && hole.margin < -1e-9 ? 'font-semibold text-stop' : 'text-ink-soft'">{{ told(hole.margin) }}</span>
+            <span
+              :class="hole.margin !== undefined && hole.margin < -1e-9 ? 'font-semibold text-stop'
+                : 'text-ink-soft'"
+            >{{ told(hole.margin) }}</span>
           </button>
         </li>
         <li v-if="position.holes?.length === 0" class="text-ink-soft">

@@ -110,13 +110,15 @@ const readAbove = (unit: string) => readIn(unit, value => value > 0)
           :label="`Bolt tension (${unitOf('N')})`"
           :shown="typed(carrier.bolt?.tension, 'N')"
           :read="readAbove('N')"
-          :actions="{ commit: (tension: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, tension } }) }"
+          :actions="{ commit: (tension: number | undefined) =>
+            edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, tension } }) }"
         />
         <TypedField
           :label="`Bolt shear (${unitOf('N')})`"
           :shown="typed(carrier.bolt?.shear, 'N')"
           :read="readAbove('N')"
-          :actions="{ commit: (shear: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, shear } }) }"
+          :actions="{ commit: (shear: number | undefined) =>
+            edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, shear } }) }"
         />
         <TypedField
           v-if="carrier.kind === 'rail'"
@@ -127,14 +129,16 @@ const readAbove = (unit: string) => readIn(unit, value => value > 0)
         />
       </div>
       <p class="text-xs text-ink-soft">
-        Allowable loads for one bolt between plate and {{ carrier.kind }}, from the maker: slip and pull-out of channel nuts, or of tee nuts in a board.
+        Allowable loads for one bolt between plate and {{ carrier.kind }}, from the maker: slip and pull-out of channel
+        nuts, or of tee nuts in a board.
       </p>
       <button type="button" class="press w-full" @click="onWall">
         <Undo2 class="size-4" aria-hidden="true" /> Fix directly to wall
       </button>
     </template>
     <div v-if="array.needs" class="flex items-center justify-between gap-2 text-sm">
-      <span>Studs: {{ array.needs.members }}, slot rows: {{ array.needs.rows.join(', ') }}; not the mount’s default</span>
+      <span>Studs: {{ array.needs.members }}, slot rows: {{ array.needs.rows.join(', ') }}; not the mount’s
+        default</span>
       <button type="button" class="press" @click="ownSlots">
         Use default
       </button>
@@ -156,7 +160,8 @@ const readAbove = (unit: string) => readIn(unit, value => value > 0)
       Calculating remedies…
     </p>
     <p v-else-if="found.length === 0" class="text-sm" data-testid="no-other-way">
-      {{ held === positions.length ? 'All plates are fixed. No remedy is needed.' : 'No known remedy fixes more plates. Survey more studs, or move the displays.' }}
+      {{ held === positions.length ? 'All plates are fixed. No remedy is needed.'
+        : 'No known remedy fixes more plates. Survey more studs, or move the displays.' }}
     </p>
     <ul v-else class="max-h-[26rem] space-y-2 overflow-y-auto" tabindex="0" aria-label="Remedies">
       <li

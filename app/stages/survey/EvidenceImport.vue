@@ -24,7 +24,8 @@ watch(importing, async (file) => {
   })
   const missing = ['method', 'x', 'y'].filter(column => !meta.fields?.includes(column))
   if (missing.length > 0)
-    return void (fault.value = `The first line must name the columns; missing: ${missing.join(', ')}. Known columns: ${EVIDENCE_COLUMNS.join(', ')}.`)
+    return void (fault.value = `The first line must name the columns; missing: ${missing.join(', ')}. Known columns: `
+      + `${EVIDENCE_COLUMNS.join(', ')}.`)
   const kept = store.wall!.evidence ?? []
   const ids = madeIds('e', kept, data.length)
   verdicts.value = judgeRows(data, kept, store.wall!.references ?? [], n => ids[n]!).map(verdict => ({

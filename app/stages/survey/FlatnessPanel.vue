@@ -91,10 +91,12 @@ const plates = computed(() =>
       {{ tool?.enters === 'surface' ? 'Click the wall to fill in along and up' : 'Point on wall' }}
     </button>
     <dl v-if="relief" class="grid grid-cols-[1fr_auto] gap-y-1 text-sm" data-testid="relief">
-      <dt>Leans {{ relief.plane.up > 0 ? 'into the room' : 'away' }} towards the top</dt><dd class="figures text-right font-semibold">
-        {{ perMetre(Math.abs(relief.plane.up)) }}
-      </dd>
-      <dt>Turns {{ relief.plane.along > 0 ? 'into the room' : 'away' }} towards the right</dt><dd class="figures text-right font-semibold">
+      <dt>Leans {{ relief.plane.up > 0 ? 'into the room' : 'away' }} towards the
+        top</dt><dd class="figures text-right font-semibold">
+          {{ perMetre(Math.abs(relief.plane.up)) }}
+        </dd>
+      <dt>Turns {{ relief.plane.along > 0 ? 'into the room' : 'away' }} towards the
+        right</dt><dd class="figures text-right font-semibold">
         {{ perMetre(Math.abs(relief.plane.along)) }}
       </dd>
       <dt>Flatness, lowest to highest point</dt><dd class="figures text-right font-semibold">
@@ -107,12 +109,14 @@ const plates = computed(() =>
         <dt :class="{ 'text-stop': plate.travel !== undefined && plate.up > 2 * plate.travel }">
           {{ plate.name }}: depth adjustment required
         </dt><dd class="figures text-right font-semibold">
-          {{ fineWithUnit(plate.up) }}, {{ plate.travel === undefined ? 'travel not known' : `of ${fineWithUnit(2 * plate.travel)}` }}
+          {{ fineWithUnit(plate.up) }}, {{ plate.travel === undefined ? 'travel not known'
+            : `of ${fineWithUnit(2 * plate.travel)}` }}
         </dd>
       </template>
     </dl>
     <p v-else class="text-sm text-ink-soft">
-      Enter at least three points that are not in one line. Measure from a laser plane or plumb lines in front of the wall.
+      Enter at least three points that are not in one line. Measure from a laser plane or plumb lines in front of the
+      wall.
     </p>
     <ul class="max-h-60 overflow-y-auto text-sm" aria-label="Flatness points" tabindex="0">
       <li

@@ -138,7 +138,8 @@ useCommands((): Command[] => [
         />
       </div>
       <button type="button" class="press mt-2 w-full" @click="deleteMember(chosen)">
-        <Trash2 class="size-4" aria-hidden="true" /> Delete {{ piece }} {{ chosen.index + 1 }} at {{ fineWithUnit(chosen.centre - datum) }}
+        <Trash2 class="size-4" aria-hidden="true" /> Delete {{ piece }} {{ chosen.index + 1 }} at
+        {{ fineWithUnit(chosen.centre - datum) }}
       </button>
     </div>
   </div>

@@ -48,17 +48,20 @@ const against = computed(() => signsOf(wall.value)
 <template>
   <section class="border-t border-hair pt-2" data-testid="member-card" :aria-label="`${Piece} ${index + 1}`">
     <h2 class="text-sm font-semibold">
-      {{ Piece }} {{ index + 1 }}: {{ MEMBER_KIND_NAMES[member.kind] }}, {{ MEMBER_SOURCE_NAMES[member.source] }}, <span :class="proof.proved ? 'text-good' : 'text-stop'">{{ proof.proved ? 'confirmed' : 'unconfirmed' }}</span>
+      {{ Piece }} {{ index + 1 }}: {{ MEMBER_KIND_NAMES[member.kind] }}, {{ MEMBER_SOURCE_NAMES[member.source] }},
+      <span :class="proof.proved ? 'text-good' : 'text-stop'">{{ proof.proved ? 'confirmed' : 'unconfirmed' }}</span>
     </h2>
     <FigureLine label="Centre" :figure="centreFigure(wall, member, plan!.shared)" />
     <p class="text-xs text-ink-soft">
-      ± {{ fineWithUnit(1.96 * member.sd) }} at 95 % confidence. Probability that a {{ piece }} is here: {{ member.confidence > 0.99 ? 'over 99' : Math.round(100 * member.confidence) }} %.
+      ± {{ fineWithUnit(1.96 * member.sd) }} at 95 % confidence. Probability that a {{ piece }} is here:
+      {{ member.confidence > 0.99 ? 'over 99' : Math.round(100 * member.confidence) }} %.
     </p>
     <p v-if="leans" class="text-xs text-caution">
       Leans {{ leans }} going up; its centre is given at {{ withUnit(member.lean!.at) }} above floor.
     </p>
     <p v-if="member.stretches" class="text-xs text-caution">
-      Not full height: assumed {{ member.stretches.map(({ from, to }) => `from ${show(from)} to ${withUnit(to)}`).join(' and ') }}.
+      Not full height: assumed
+      {{ member.stretches.map(({ from, to }) => `from ${show(from)} to ${withUnit(to)}`).join(' and ') }}.
     </p>
     <FigureLine label="Width" :figure="widthFigure(wall, member)" />
     <template v-if="run">
@@ -77,7 +80,9 @@ const against = computed(() => signsOf(wall.value)
           @pointerenter="hover('reading', sign.id)"
           @pointerleave="leave"
         >
-          <span>{{ sign.name }} at <b class="figures">{{ withUnit(sign.x) }}</b></span><span class="text-ink-soft">{{ sign.agrees }}</span>
+          <span>{{ sign.name }} at <b class="figures">{{ withUnit(sign.x) }}</b></span><span
+            class="text-ink-soft"
+          >{{ sign.agrees }}</span>
         </button>
       </li>
       <li v-for="sign in against" :key="sign.id">
@@ -86,7 +91,8 @@ const against = computed(() => signsOf(wall.value)
           class="flex w-full justify-between py-0.5 text-left text-stop hover:underline"
           @click="select('reading', sign.id)"
         >
-          <span>{{ sign.name }} at <b class="figures">{{ withUnit(sign.x) }}</b></span><span>contradicts: nothing there</span>
+          <span>{{ sign.name }} at <b class="figures">{{ withUnit(sign.x) }}</b></span><span>contradicts: nothing
+            there</span>
         </button>
       </li>
     </ul>

@@ -43,7 +43,8 @@ useCommands([
       <Crosshair
         class="inline size-4 text-flag"
         aria-hidden="true"
-      /> Probe next at <b class="figures whitespace-nowrap text-base">{{ show(probe.x - datum) }}</b>, <b class="figures whitespace-nowrap text-base">{{ withUnit(probe.y) }}</b> above floor
+      /> Probe next at <b class="figures whitespace-nowrap text-base">{{ show(probe.x - datum) }}</b>,
+      <b class="figures whitespace-nowrap text-base">{{ withUnit(probe.y) }}</b> above floor
     </h2>
     <p class="text-xs text-ink-soft">
       {{ tell(probe.why) }}

@@ -73,7 +73,8 @@ defineExpose({ focus: () => document.getElementById(id)?.focus() })
     </div>
     <div class="relative">
       <div
-        class="quick pointer-events-none absolute inset-0 overflow-hidden whitespace-pre-wrap break-words text-transparent"
+        class="quick pointer-events-none absolute inset-0 overflow-hidden whitespace-pre-wrap break-words
+          text-transparent"
         aria-hidden="true"
       >
         <span v-for="(part, n) in parts" :key="n" :class="{ wrong: part.wrong }">{{ part.text }}</span>
@@ -120,7 +121,8 @@ defineExpose({ focus: () => document.getElementById(id)?.focus() })
       <dt class="keycap">
         @
       </dt><dd class="col-span-2">
-        height for all that follows, for example {{ system === 'metric' ? '@1200' : '@48"' }}; “back jamb” and “front” switch the side
+        height for all that follows, for example {{ system === 'metric' ? '@1200' : '@48"' }}; “back jamb” and “front”
+        switch the side
       </dd>
     </dl>
   </form>

@@ -62,7 +62,8 @@ const answer = computed(() => {
 <template>
   <section class="border-t border-hair pt-2" data-testid="reading-card" :aria-label="`Reading ${id}`">
     <h2 class="text-sm font-semibold">
-      {{ id }}: {{ METHOD_NAMES[reading.method] }}<template v-if="answer">, {{ answer }}</template><template v-if="reading.side === 'back'">, rear</template>
+      {{ id }}: {{ METHOD_NAMES[reading.method] }}<template v-if="answer">,
+        {{ answer }}</template><template v-if="reading.side === 'back'">, rear</template>
     </h2>
     <p class="text-xs text-ink-soft">
       {{ [reading.by, reading.at ? whenOf(reading.at) : ''].filter(Boolean).join(', ') || 'name not known' }}

@@ -83,7 +83,8 @@ const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number |
         :label="`Strength f′c (${unitOf('MPa')})`"
         :shown="typed(structure.strength, 'MPa')"
         :read="readIn('MPa')"
-        :actions="{ commit: value => store.edit('Strength', (wall) => { if (value === undefined) delete wall.structure.strength; else wall.structure.strength = value }) }"
+        :actions="{ commit: value =>
+          store.edit('Strength', (wall) => { if (value === undefined) delete wall.structure.strength; else wall.structure.strength = value }) }"
       />
     </div>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
@@ -102,7 +103,8 @@ const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number |
       <NoteField
         label="Bay insulation"
         :value="wall.insulation ?? ''"
-        :commit="text => store.edit('Bay insulation', wall => { if (text) wall.insulation = text; else delete wall.insulation })"
+        :commit="text =>
+          store.edit('Bay insulation', wall => { if (text) wall.insulation = text; else delete wall.insulation })"
       />
     </div>
     <p v-if="wall.linedIn === undefined" class="text-xs text-caution">

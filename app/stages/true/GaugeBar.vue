@@ -19,7 +19,8 @@ const choose = (id: string) => {
         inline
         label="Instrument"
         :value="connected?.id ?? ''"
-        :options="[{ value: '', label: 'none (keypad)' }, ...offered.map(({ id, name }) => ({ value: id, label: name }))]"
+        :options="[{ value: '', label: 'none (keypad)' },
+                   ...offered.map(({ id, name }) => ({ value: id, label: name }))]"
         :commit="choose"
       />
       <button v-if="canHear" type="button" class="press max-md:!min-h-12" :aria-pressed="listening" @click="toggle">
@@ -30,7 +31,9 @@ const choose = (id: string) => {
       Take reading
     </button>
     <p v-if="last || listening || fault" class="text-xs text-ink-soft" role="status">
-      {{ fault || (last ? `Received: ${last}.` : 'Say the figure, “next” or “back”. The browser’s own service processes your speech.') }}
+      {{ fault
+        || (last ? `Received: ${last}.`
+          : 'Say the figure, “next” or “back”. The browser’s own service processes your speech.') }}
     </p>
   </div>
 </template>

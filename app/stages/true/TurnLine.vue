@@ -21,7 +21,10 @@ const said = computed(() =>
           class="size-7 shrink-0"
           :checked="done !== undefined"
           @change="tick(move, ($event.target as HTMLInputElement).checked)"
-        > <span>{{ tell(move.words) }}<small v-if="move.why" class="block text-xs text-ink-soft">{{ tell(move.why) }}</small></span>
+        > <span>{{ tell(move.words) }}<small
+          v-if="move.why"
+          class="block text-xs text-ink-soft"
+        >{{ tell(move.why) }}</small></span>
       </label>
       <button
         type="button"

@@ -65,7 +65,9 @@ function record() {
         data-testid="closes"
       >
         <b>{{ headline }}</b>
-        Round {{ alignment.round }}: max gap deviation {{ far(alignment.before.gap) }}, then {{ far(alignment.after.gap) }}; max step {{ far(alignment.before.step) }}, then {{ far(alignment.after.step) }}. Tolerance {{ far(alignment.target.tolerance) }}.
+        Round {{ alignment.round }}: max gap deviation {{ far(alignment.before.gap) }}, then
+        {{ far(alignment.after.gap) }}; max step {{ far(alignment.before.step) }}, then {{ far(alignment.after.step) }}.
+        Tolerance {{ far(alignment.target.tolerance) }}.
       </p>
       <div
         class="flex overflow-hidden rounded border border-edge text-sm max-md:hidden"
@@ -90,7 +92,8 @@ function record() {
       <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="Turns">
         <ul v-if="alignment.binding.length" class="mb-1 text-sm" data-testid="binding">
           <li v-for="(bound, n) in alignment.binding.slice(0, 3)" :key="n">
-            <b>{{ bound.between.map(said).join(' | ') }}{{ bound.end ? `, ${bound.end}` : '' }}: {{ far(bound.by) }} over.</b> {{ tell(bound.needs) }}
+            <b>{{ bound.between.map(said).join(' | ') }}{{ bound.end ? `, ${bound.end}` : '' }}: {{ far(bound.by) }}
+              over.</b> {{ tell(bound.needs) }}
           </li>
         </ul>
         <p
@@ -98,7 +101,8 @@ function record() {
           :key="corner.screens.join()"
           class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm"
         >
-          Steps round the corner of {{ corner.screens.map(said).join(', ') }} do not add up, by {{ far(Math.abs(corner.off)) }}: read those four again.
+          Steps round the corner of {{ corner.screens.map(said).join(', ') }} do not add up, by
+          {{ far(Math.abs(corner.off)) }}: read those four again.
         </p>
         <p
           v-for="(out, n) in alignment.leftOut"
@@ -126,7 +130,8 @@ function record() {
         </button>
         <section v-for="step in isTrue && !finer ? [] : steps" :key="step.row" class="mb-2" :data-row="step.row">
           <h2 class="sticky top-0 bg-board py-1 text-sm font-semibold">
-            Row {{ step.row }}<template v-if="step.pulled">: pull out, turn, push home and lock, one screen at a time</template>
+            Row {{ step.row }}<template v-if="step.pulled">: pull out, turn, push home and lock, one screen at a
+              time</template>
           </h2>
           <p v-if="step.touches" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
             In any order, cases collide by {{ far(step.touches) }} on the way: open the gap beside it by hand first.
@@ -136,7 +141,9 @@ function record() {
           </ol>
         </section>
         <p v-if="moves.length && (!isTrue || finer)" class="text-xs text-ink-soft">
-          Check the turning direction in the mount’s instructions; on the first adjuster, check that the seam moves as stated. Turn the four depth adjusters of a screen in rotation, 1/8 turn at a time. Tick each adjuster when done. Use “Edit” to enter a different amount.
+          Check the turning direction in the mount’s instructions; on the first adjuster, check that the seam moves as
+          stated. Turn the four depth adjusters of a screen in rotation, 1/8 turn at a time. Tick each adjuster when
+          done. Use “Edit” to enter a different amount.
         </p>
       </div>
       <template v-if="moves.length && (!isTrue || finer)">

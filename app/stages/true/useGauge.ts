@@ -11,8 +11,14 @@ export const useGauge = createSharedComposable(() => {
   const { array, screens } = useTruing()
   const { place, kinds, field, put, goFigure } = useReadings()
   const wall = () => {
-    const perTurn = (screen: string, adjuster: string) => screens.value.find(({ name }) => name === screen)?.travels.find(travel => travel.adjuster === adjuster)?.perTurn
-    return { key: `${store.site}/${store.id}/${array.value?.id}`, screens: screens.value, gap: array.value?.gap ?? { x: 0, y: 0 }, turned: turnedOf(standing(store.allLog, store.wallRecord), array.value?.id ?? '', perTurn) }
+    const perTurn = (screen: string, adjuster: string) =>
+      screens.value.find(({ name }) => name === screen)?.travels.find(travel => travel.adjuster === adjuster)?.perTurn
+    return {
+      key: `${store.site}/${store.id}/${array.value?.id}`,
+      screens: screens.value,
+      gap: array.value?.gap ?? { x: 0, y: 0 },
+      turned: turnedOf(standing(store.allLog, store.wallRecord), array.value?.id ?? '', perTurn),
+    }
   }
   const [feeler, level] = [practiceFeeler(wall), practiceLevel(wall)]
   /** Simulated gauges are of no real wall: a demo alone has them. */
@@ -60,6 +66,8 @@ export const useGauge = createSharedComposable(() => {
     else if (figure !== undefined) goFigure(1)
   })
   /** Rounds of the array that are in the log. */
-  const rounds = computed(() => ofKind(standing(store.allLog, store.wallRecord), 'seams').filter(each => each.array === array.value?.id))
+  const rounds = computed(() =>
+    ofKind(standing(store.allLog, store.wallRecord), 'seams').filter(each => each.array === array.value?.id),
+  )
   return { offered, connected, last, connect, hold, hearing, rounds }
 })

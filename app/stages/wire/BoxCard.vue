@@ -42,7 +42,12 @@ const sentence = (text: string) => text.replace(/^./, letter => letter.toUpperCa
       />
     </div>
     <p v-if="box.kind !== 'floor'" class="mt-1 text-sm">
-      Cut-out {{ show(box.cutout.width) }} × {{ withUnit(box.cutout.height) }}, from {{ show(box.cutout.x) }} to {{ withUnit(box.cutout.x + box.cutout.width) }} along and {{ show(box.cutout.y) }} to {{ withUnit(box.cutout.y + box.cutout.height) }} up{{ box.bay[0] !== undefined && box.bay[1] !== undefined ? `, between studs ${box.bay[0] + 1} and ${box.bay[1] + 1}` : '' }}{{ box.hidden ? `; hidden ${box.hidden}` : '' }}.
+      Cut-out {{ show(box.cutout.width) }} × {{ withUnit(box.cutout.height) }}, from {{ show(box.cutout.x) }} to
+      {{ withUnit(box.cutout.x + box.cutout.width) }} along and {{ show(box.cutout.y) }} to
+      {{ withUnit(box.cutout.y + box.cutout.height) }}
+      up{{ box.bay[0] !== undefined && box.bay[1] !== undefined
+        ? `, between studs ${box.bay[0] + 1} and ${box.bay[1] + 1}` : '' }}{{ box.hidden ? `; hidden ${box.hidden}`
+        : '' }}.
     </p>
     <p v-for="(wrong, n) in box.wrong" :key="n" class="text-sm font-semibold text-stop" role="alert">
       {{ sentence(tell(wrong)) }}.

@@ -94,7 +94,8 @@ function add() {
             class="size-4 text-chalk"
             aria-label="placed manually"
           /></span>
-          <span v-if="each.held" class="figures text-ink-soft">{{ show(each.x) }}, {{ show(each.y) }} up</span><span v-else class="font-semibold text-stop">not placed</span>
+          <span v-if="each.held" class="figures text-ink-soft">{{ show(each.x) }}, {{ show(each.y) }}
+            up</span><span v-else class="font-semibold text-stop">not placed</span>
         </button>
       </li>
     </ul>

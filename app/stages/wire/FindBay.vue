@@ -40,11 +40,13 @@ const actions: FieldActions<number> = {
     </p>
     <ul>
       <li v-for="each in carried" :key="each.from">
-        <b class="figures">{{ fineWithUnit(Math.abs(each.off)) }}</b> to the {{ each.off >= 0 ? 'right' : 'left' }} of {{ each.from }}
+        <b class="figures">{{ fineWithUnit(Math.abs(each.off)) }}</b> to the {{ each.off >= 0 ? 'right' : 'left' }} of
+        {{ each.from }}
       </li>
     </ul>
     <p v-if="bay" class="text-xs text-ink-soft">
-      Measure from a reference visible on both floors. The stud bay is clear from {{ show(bay.from) }} to {{ withUnit(bay.to) }}.
+      Measure from a reference visible on both floors. The stud bay is clear from {{ show(bay.from) }} to
+      {{ withUnit(bay.to) }}.
     </p>
     <div class="grid grid-cols-2 items-end gap-2">
       <LengthField :key="`${route.id} ${found ?? ''}`" label="Located at, along" :value="found" :actions="actions" />
@@ -53,10 +55,13 @@ const actions: FieldActions<number> = {
       </button>
     </div>
     <p v-if="misses !== undefined" role="status" :class="misses > 0 ? 'font-semibold text-stop' : 'text-good'">
-      {{ misses > 0 ? `${fineWithUnit(misses)} outside the stud bay: do not bore there.` : `Within the stud bay, ${fineWithUnit(Math.min(found! - bay!.from, bay!.to - found!))} from the nearer stud.` }}
+      {{ misses > 0 ? `${fineWithUnit(misses)} outside the stud bay: do not bore there.`
+        : `Within the stud bay, ${fineWithUnit(Math.min(found! - bay!.from, bay!.to - found!))} from the nearer stud.` }}
     </p>
     <p class="text-xs text-ink-soft">
-      If a tool is lost in the wall, stop and tie off its line outside. Try a magnet along the wall face, then a hook from the nearest opening. Leave the tool only if it is dry and touches no cable, and record it in the notes. Never pull on a cable that is caught on it.
+      If a tool is lost in the wall, stop and tie off its line outside. Try a magnet along the wall face, then a hook
+      from the nearest opening. Leave the tool only if it is dry and touches no cable, and record it in the notes. Never
+      pull on a cable that is caught on it.
     </p>
   </section>
 </template>

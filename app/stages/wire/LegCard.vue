@@ -20,7 +20,8 @@ useCommands([
 <template>
   <section v-if="leg" data-testid="leg-card" :aria-label="`Leg ${current + 1} of ${route.legs.length}`">
     <p class="flex items-baseline justify-between gap-2">
-      <b class="text-lg">{{ Math.min(current, route.legs.length - 1) + 1 }} of {{ route.legs.length }}: {{ LEG_NAMES[leg.method] }}</b>
+      <b class="text-lg">{{ Math.min(current, route.legs.length - 1) + 1 }} of {{ route.legs.length }}:
+        {{ LEG_NAMES[leg.method] }}</b>
       <span
         v-if="far > 1"
         class="figures whitespace-nowrap text-2xl font-semibold"

@@ -85,15 +85,18 @@ useCommands([{ id: 'add-circuit', title: 'Add circuit', group: 'Wire', run: () =
           label="30 mA RCD protection"
           :value="source.protected === undefined ? '' : source.protected ? 'yes' : 'no'"
           :options="PROTECTED"
-          :commit="value => change('RCD protection', source.id, { protected: value === '' ? undefined : value === 'yes' })"
+          :commit="value => change('RCD protection', source.id, { protected: value === '' ? undefined
+            : value === 'yes' })"
         />
         <template v-if="planOf(source.id)" #after>
           <FigureLine label="Circuit load" :figure="planOf(source.id)!.share" />
           <p class="py-1 text-sm" data-testid="feeds">
-            {{ planOf(source.id)!.screens.length === 0 ? 'Feeds none of these screens.' : `Feeds ${labels(planOf(source.id)!.screens)}: max power ${Math.round(planOf(source.id)!.watts)} W, typical power ${Math.round(planOf(source.id)!.typical)} W.` }}
+            {{ planOf(source.id)!.screens.length === 0 ? 'Feeds none of these screens.'
+              : `Feeds ${labels(planOf(source.id)!.screens)}: max power ${Math.round(planOf(source.id)!.watts)} W, typical power ${Math.round(planOf(source.id)!.typical)} W.` }}
           </p>
           <p v-if="planOf(source.id)!.screens.length > 1" class="text-xs text-ink-soft">
-            Start the screens one after another, the last {{ planOf(source.id)!.starts.at(-1)!.after }} s after the first, to limit inrush current on the breaker.
+            Start the screens one after another, the last {{ planOf(source.id)!.starts.at(-1)!.after }} s after the
+            first, to limit inrush current on the breaker.
           </p>
         </template>
       </SourceCard>

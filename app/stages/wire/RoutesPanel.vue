@@ -39,7 +39,10 @@ function choose(id: string) {
             :aria-pressed="each.id === route?.id"
             @click="choose(each.id)"
           >
-            <span>{{ titleOf(each) }}</span><span class="figures whitespace-nowrap text-ink-soft">{{ withUnit(each.length) }}, {{ Math.round(each.minutes) }} min</span>
+            <span>{{ titleOf(each) }}</span><span
+              class="figures whitespace-nowrap text-ink-soft"
+            >{{ withUnit(each.length) }},
+              {{ Math.round(each.minutes) }} min</span>
           </button>
         </li>
       </ul>
@@ -68,7 +71,8 @@ function choose(id: string) {
     <template v-else>
       <WayIn />
       <p v-if="look && look.minutes >= 1" class="text-sm" data-testid="look-first">
-        Check the stud bay at {{ fineWithUnit(look.x) }} along, {{ fineWithUnit(look.y) }} up for blocking first: this saves {{ Math.round(look.minutes) }} min on average.
+        Check the stud bay at {{ fineWithUnit(look.x) }} along, {{ fineWithUnit(look.y) }} up for blocking first: this
+        saves {{ Math.round(look.minutes) }} min on average.
       </p>
     </template>
   </div>

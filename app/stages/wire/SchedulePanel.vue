@@ -66,7 +66,8 @@ const FILES = [
       <template v-if="cable">
         <FigureLine :label="`${cable.kind}: ${cable.from} to ${cable.to}`" :figure="cable.needed" />
         <p class="text-sm" data-testid="cable-card">
-          {{ cable.model ? `${cable.model.name ?? cable.model.id}, ${show(cable.taken ?? cable.needed.value)}` : 'No cable in the catalogue fits.' }}{{ cable.model && !cable.model.plug ? ' off the reel' : '' }}
+          {{ cable.model ? `${cable.model.name ?? cable.model.id}, ${show(cable.taken ?? cable.needed.value)}`
+            : 'No cable in the catalogue fits.' }}{{ cable.model && !cable.model.plug ? ' off the reel' : '' }}
         </p>
         <button v-if="!cable.model && feeds(cable.kind)" type="button" class="press mt-1" @click="panel = 'power'">
           Choose {{ cable.kind === 'power' ? 'power cable' : 'cord' }}

@@ -17,8 +17,11 @@ const summary = computed(() => {
   if (!wiring || wiring.loads.length === 0) return 'Nothing to wire yet'
   const used = wiring.circuits.filter(({ screens }) => screens.length > 0).length
   const fed = wiring.circuits.reduce((sum, { screens }) => sum + screens.length, 0)
-  return `${fed} of ${wiring.loads.length} screens fed `
-    + `by ${used} ${used === 1 ? 'circuit' : 'circuits'}; ${wiring.boxes.filter(({ held }) => held).length} of ${wiring.boxes.length} boxes placed`
+  return (
+    `${fed} of ${wiring.loads.length} screens fed `
+    + `by ${used} ${used === 1 ? 'circuit' : 'circuits'}; ${wiring.boxes.filter(({ held }) => held).length} of `
+    + `${wiring.boxes.length} boxes placed`
+  )
 })
 defineExpose({
   pointed: ({ y }: { x: number, y: number }) => { if (stopping.value) stoppedAt.value = Math.round(y / 5) * 5 },

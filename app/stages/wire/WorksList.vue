@@ -24,7 +24,10 @@ const bits = computed(() => {
     </p>
     <ul class="list-disc pl-5">
       <li v-if="works.openings.length">
-        {{ works.openings.length }} {{ works.openings.length === 1 ? 'opening' : 'openings' }}, {{ show(works.openings[0]!.rect.width) }} × {{ withUnit(works.openings[0]!.rect.height) }} or larger: cut with bevelled edges and keep the piece. Screw it back to battens, tape, apply two coats of filler, let each dry to the maker’s instructions, then sand
+        {{ works.openings.length }} {{ works.openings.length === 1 ? 'opening' : 'openings' }},
+        {{ show(works.openings[0]!.rect.width) }} × {{ withUnit(works.openings[0]!.rect.height) }} or larger: cut with
+        bevelled edges and keep the piece. Screw it back to battens, tape, apply two coats of filler, let each dry to
+        the maker’s instructions, then sand
       </li>
       <li v-if="bits">
         bored holes: {{ bits }}; seal each one
@@ -33,14 +36,17 @@ const bits = computed(() => {
         {{ works.guards }} nail plates where a hole is close to a wall face
       </li>
       <li v-if="works.raceway">
-        raceway {{ withUnit(works.raceway.length) }}, inside width at least {{ withUnit(works.raceway.inside) }}; {{ withUnit(works.raceway.seen) }} of it visible
+        raceway {{ withUnit(works.raceway.length) }}, inside width at least {{ withUnit(works.raceway.inside) }};
+        {{ withUnit(works.raceway.seen) }} of it visible
       </li>
       <li v-for="reel in works.reels" :key="reel.model.id">
-        {{ reel.model.name ?? reel.model.id }}: {{ reel.lengths.map(length => withUnit(length)).join(' + ') }} off reels, offcut {{ withUnit(reel.left) }}
+        {{ reel.model.name ?? reel.model.id }}: {{ reel.lengths.map(length => withUnit(length)).join(' + ') }} off
+        reels, offcut {{ withUnit(reel.left) }}
       </li>
     </ul>
     <p class="text-xs text-ink-soft">
-      On the drawing: yellow lines are power, blue lines signal; solid lines drop freely. Stud bays are green where a line runs freely, yellow past insulation, red where the covering is opened.
+      On the drawing: yellow lines are power, blue lines signal; solid lines drop freely. Stud bays are green where a
+      line runs freely, yellow past insulation, red where the covering is opened.
     </p>
   </section>
 </template>

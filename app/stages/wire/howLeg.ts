@@ -3,12 +3,15 @@ import type { Leg } from '~~/core/wire'
 /** How a leg is made and with what, in a sentence; `bit` writes the size of what is bored, `show` a height. */
 export function howLeg(leg: Leg, bit: (mm: number) => string, show: (mm: number) => string): string {
   const hole
-    = leg.bores[0] && Number.isFinite(leg.bores[0].diameter) ? bit(leg.bores[0].diameter) : 'larger than any bit in stock'
+    = leg.bores[0] && Number.isFinite(leg.bores[0].diameter)
+      ? bit(leg.bores[0].diameter)
+      : 'larger than any bit in stock'
   const past = leg.past.length > 0 ? `; pass ${leg.past.join(' and ')} by feel and never drill near it` : ''
   const guards = leg.guards > 0 ? `; fit ${leg.guards} nail plates over the cable` : ''
   const doubts
     = leg.doubts.length > 0
-      ? `; blocking may be at ${leg.doubts.map(({ y, likely }) => `${show(y)} (${Math.round(100 * likely)} % likely)`).join(' and ')}`
+      ? `; blocking may be at `
+      + `${leg.doubts.map(({ y, likely }) => `${show(y)} (${Math.round(100 * likely)} % likely)`).join(' and ')}`
       : ''
   return `${
     {

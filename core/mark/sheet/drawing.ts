@@ -37,7 +37,9 @@ export function drawWall(wall: Wall, plan: Shown, { left, foot, scale }: View): 
     rect(x(r.x), y(r.y + r.height), r.width / scale, r.height / scale, paint)
   const { levelLine } = plan.marking
 
-  const members = plan.members.map(({ centre, width }) => box({ x: centre - width / 2, y: 0, width, height: wall.height }, MEMBER))
+  const members = plan.members.map(({ centre, width }) =>
+    box({ x: centre - width / 2, y: 0, width, height: wall.height }, MEMBER),
+  )
   const features = (wall.features ?? []).map(feature => box(feature, { ...THIN, fill: '#ffffff' }))
   const arrays = plan.arrays.flatMap(({ outline, positions, strips }) => [
     ...strips.map(strip => box(strip.rect, { ...THIN, fill: '#dcd8cd' })),
@@ -45,20 +47,47 @@ export function drawWall(wall: Wall, plan: Shown, { left, foot, scale }: View): 
       box(outer, THIN),
       plate ? box(plate.rect, { ...THIN, 'stroke-dasharray': '1 0.6' }) : '',
       label(`R${row} C${column}`, x(outer.x) + 0.8, y(outer.y) - 0.8, Math.min(2.2, outer.height / scale / 3)),
-      ...holes.map(hole => group({}, line(x(hole.x) - 1.2, y(hole.y), x(hole.x) + 1.2, y(hole.y), THIN), line(x(hole.x), y(hole.y) - 1.2, x(hole.x), y(hole.y) + 1.2, THIN))),
+      ...holes.map(hole => group(
+        {},
+        line(x(hole.x) - 1.2, y(hole.y), x(hole.x) + 1.2, y(hole.y), THIN),
+        line(x(hole.x), y(hole.y) - 1.2, x(hole.x), y(hole.y) + 1.2, THIN),
+      )),
     ]),
-    line(x(outline.x + outline.width / 2), y(outline.y) + 3, x(outline.x + outline.width / 2), y(outline.y + outline.height) - 3, CHAIN),
+    line(
+      x(outline.x + outline.width / 2),
+      y(outline.y) + 3,
+      x(outline.x + outline.width / 2),
+      y(outline.y + outline.height) - 3,
+      CHAIN,
+    ),
   ])
-  const cross = (at: { x: number, y: number }, by: number) => group({}, line(x(at.x) - by, y(at.y) - by, x(at.x) + by, y(at.y) + by, CUT), line(x(at.x) - by, y(at.y) + by, x(at.x) + by, y(at.y) - by, CUT))
+  const cross = (at: { x: number, y: number }, by: number) => group(
+    {},
+    line(x(at.x) - by, y(at.y) - by, x(at.x) + by, y(at.y) + by, CUT),
+    line(x(at.x) - by, y(at.y) + by, x(at.x) + by, y(at.y) - by, CUT),
+  )
   const wiring = [
-    ...plan.wiring.boxes.filter(({ held, kind }) => held && kind !== 'floor').map(({ cutout }) => box(cutout, { ...CUT, 'stroke-width': 0.35 })),
+    ...plan.wiring.boxes
+      .filter(({ held, kind }) => held && kind !== 'floor')
+      .map(({ cutout }) => box(cutout, { ...CUT, 'stroke-width': 0.35 })),
     ...plan.wiring.works.openings.map(({ rect }) => box(rect, { ...CUT, 'stroke-dasharray': '0.8 0.5' })),
     ...plan.wiring.works.bores.map(bore => cross(bore, 0.8)),
   ]
   const level = levelLine
-    ? [line(x(0) - 3, y(levelAt(levelLine, 0)), x(wall.width) + 3, y(levelAt(levelLine, wall.width)), CHAIN), label('level line', x(0) + 1, y(levelAt(levelLine, 0)) - 0.8, 2.4, { fill: '#2350a0' })]
+    ? [
+        line(x(0) - 3, y(levelAt(levelLine, 0)), x(wall.width) + 3, y(levelAt(levelLine, wall.width)), CHAIN),
+        label('level line', x(0) + 1, y(levelAt(levelLine, 0)) - 0.8, 2.4, { fill: '#2350a0' }),
+      ]
     : []
-  return group({}, ...members, box({ x: 0, y: 0, width: wall.width, height: wall.height }, HEAVY), ...features, ...arrays, ...wiring, ...level)
+  return group(
+    {},
+    ...members,
+    box({ x: 0, y: 0, width: wall.width, height: wall.height }, HEAVY),
+    ...features,
+    ...arrays,
+    ...wiring,
+    ...level,
+  )
 }
 
 /** Ticks of the top row of holes along the foot of the drawing: one laying of the tape. */

@@ -2,7 +2,7 @@ import { isSimulated, type Rules, type Site, type Wall } from '../../job'
 import { HOUSE_RULES, chosenFigure, chosenOption } from '../../rules'
 import { inLines, INK, issueLine, label, qrCode, STOP, type Paper } from '../../sheet'
 import { group, line, type Shape } from '../../svg'
-import { formatLength, quantityToString, stepOf, toleranceToString } from '../../units'
+import { formatLength, quantityToString, stepOf, toleranceToString, type UnitSystem } from '../../units'
 import { accuracyOf, howTrue } from '../accuracy'
 import type { Shown } from './drawing'
 import type { SheetOptions } from './options'
@@ -40,6 +40,17 @@ function houseRules({ rules, site }: SheetJob, wall: Wall, paper: Paper): string
 /** How deep the block at the top of every page is. */
 export const headOf = (job: SheetJob, wall: Wall, paper: Paper) => 17.4 + 3.3 * houseRules(job, wall, paper).length
 
+/** Where dimensions run from, and how high the level line is. */
+function datumLine({ datum, levelLine }: Shown['marking'], show: (mm: number) => string, units: UnitSystem): string {
+  const from = `Datum: ${datum.label}. All dimensions run from the datum; never measure from mark to mark.`
+  if (!levelLine) return from
+  const level = `Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.`
+  if (!levelLine.turn) return `${from} ${level}`
+  const slope = quantityToString({ value: levelLine.turn.slope, unit: 'mm/m' }, units)
+  return `${from} ${level} It is not level: it follows a building line, ${slope} up to the right; snap it through its `
+    + 'two heights and measure square to it.'
+}
+
 /**
  * What stands at the head of every page: what it is of, where its figures run from, how true they are, and the house
  * rules.
@@ -56,7 +67,7 @@ export function titleBlock(
   const head = headOf(job, wall, paper)
   const right = width - margin - (address === undefined ? 0 : CODE + 2)
   const show = (mm: number) => formatLength(mm, units, precision)
-  const { datum, levelLine, marks } = plan.marking
+  const { marks } = plan.marking
   const accuracy = accuracyOf(marks, units, precision, chosenFigure('markingSigma', job.rules, units))
   const stops = plan.findings.filter(({ severity }) => severity === 'stop').length
   const tolerance = (mm: number) => toleranceToString(mm, units)
@@ -81,16 +92,16 @@ export function titleBlock(
         )
       : '',
     label(
-      `Datum: ${datum.label}. All dimensions run from the datum; never measure from mark to mark.`
-      + (levelLine
-        ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.${levelLine.turn ? ` It is not level: it follows a building line, ${quantityToString({ value: levelLine.turn.slope, unit: 'mm/m' }, units)} up to the right; snap it through its two heights and measure square to it.` : ''}`
-        : ''),
+      datumLine(plan.marking, show, units),
       margin,
       margin + 9.5,
       2.9,
     ),
     label(
-      `Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, max rounding error ${tolerance(accuracy.rounding)}, level line included. ${howTrue(accuracy, job.rules, units)}`,
+      `Rounded once to `
+      + `${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, max `
+      + `rounding error ${tolerance(accuracy.rounding)}, level line included. `
+      + `${howTrue(accuracy, job.rules, units)}`,
       margin,
       margin + 13.5,
       2.9,

@@ -15,7 +15,12 @@ export function stripsOf(
   return arrays.flatMap(({ name, strips }) =>
     strips.map(
       ({ row, of, rect, supports }) =>
-        `${name}, row ${row}: ${of === 'board' ? `board ${show(rect.width)} × ${show(rect.height)}` : `rail behind the ${of} slots, ${show(rect.width)} long`}, ends at ${show(rect.x - datum.x)} and ${show(rect.x + rect.width - datum.x)}, centre ${show(rect.y + rect.height / 2)} above floor, on ${piece}s ${supports.map(({ member }) => member + 1).join(', ')}.`,
+        `${name}, row ${row}: `
+        + `${of === 'board'
+          ? `board ${show(rect.width)} × `
+          + `${show(rect.height)}`
+          : `rail behind the ${of} slots, `
+            + `${show(rect.width)} long`}, ends at ${show(rect.x - datum.x)} and ${show(rect.x + rect.width - datum.x)}, centre ${show(rect.y + rect.height / 2)} above floor, on ${piece}s ${supports.map(({ member }) => member + 1).join(', ')}.`,
     ),
   )
 }
@@ -31,11 +36,12 @@ export function cableWorkOf({ wiring: { works, boxes } }: Shown, { units, precis
     `For cables: boxes ${cut}, openings ${works.openings.length}, bored `
     + `holes ${works.bores.length}${sizes.length > 0 ? ` (${sizes.join(', ')})` : ''}, seals ${works.seals}, `
     + `patches ${works.patches}, nail plates ${works.guards}. Isolate, prove dead and detect live cables before `
-    + `cutting; never cut a fire-rated wall without its approved seal.`,
+    + 'cutting; never cut a fire-rated wall without its approved seal.',
     ...(works.openings.length > 0
       ? [
           `Cut openings with bevelled edges so that the piece fits `
-          + `back, ${works.openings.map(({ rect }) => `${formatLength(rect.width, units, precision)} × ${formatLength(rect.height, units, precision)}`).join(', ')}: keep the piece, seal the bored hole, screw the piece to battens, tape and fill twice, and let the filler dry as its maker says before sanding.`,
+          + `back, ${works.openings.map(({ rect }) => `${formatLength(rect.width, units, precision)} × `
+            + `${formatLength(rect.height, units, precision)}`).join(', ')}: keep the piece, seal the bored hole, screw the piece to battens, tape and fill twice, and let the filler dry as its maker says before sanding.`,
         ]
       : []),
   ]

@@ -173,7 +173,18 @@ export function rowsToDocuments(sqlite: SQLite.Database): void {
     walls.forEach((part, n) => {
       const wall: Wall = { ...part, covering: part.covering ?? [], arrays: part.arrays ?? [] }
       const { version, saved_at, saved_by } = saved[n]!
-      const { lastInsertRowid } = insert.wall.run(row.key, wall.id, wall.name, wall.width, wall.height, wall.structure.kind, version, saved_at, saved_by, JSON.stringify(wall))
+      const { lastInsertRowid } = insert.wall.run(
+        row.key,
+        wall.id,
+        wall.name,
+        wall.width,
+        wall.height,
+        wall.structure.kind,
+        version,
+        saved_at,
+        saved_by,
+        JSON.stringify(wall),
+      )
       for (const { kind, id } of modelsUsedBy(wall)) insert.model.run(lastInsertRowid, kind, id)
     })
     // When the server had these entries was not kept, so it is left out.
@@ -184,5 +195,24 @@ export function rowsToDocuments(sqlite: SQLite.Database): void {
       end = { seq: entry.seq!, hash: entry.hash! }
     }
   }
-  for (const table of ['plates', 'arrays', 'surface', 'blocking', 'features', 'evidence', 'reference_lines', 'members', 'layers', 'slots', 'displays', 'mounts', 'fasteners', 'screw_kits', 'earlier_log', 'earlier_walls', 'earlier_sites']) sqlite.exec(`DROP TABLE ${table}`)
+  for (const table of [
+    'plates',
+    'arrays',
+    'surface',
+    'blocking',
+    'features',
+    'evidence',
+    'reference_lines',
+    'members',
+    'layers',
+    'slots',
+    'displays',
+    'mounts',
+    'fasteners',
+    'screw_kits',
+    'earlier_log',
+    'earlier_walls',
+    'earlier_sites',
+  ])
+    sqlite.exec(`DROP TABLE ${table}`)
 }

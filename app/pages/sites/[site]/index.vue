@@ -69,7 +69,10 @@ async function create() {
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: site?.name ?? id }]" />
-    <main class="mx-auto grid min-h-0 w-full max-w-7xl flex-1 content-start gap-6 overflow-y-auto p-6 md:grid-cols-[minmax(0,1fr)_340px] md:content-stretch md:overflow-hidden md:p-0">
+    <main
+      class="mx-auto grid min-h-0 w-full max-w-7xl flex-1 content-start gap-6 overflow-y-auto p-6
+        md:grid-cols-[minmax(0,1fr)_340px] md:content-stretch md:overflow-hidden md:p-0"
+    >
       <section class="md:overflow-y-auto md:p-6" tabindex="0" aria-label="Walls and visits">
         <div class="mb-3 flex flex-wrap items-start justify-between gap-3">
           <h1 class="text-2xl font-bold">
@@ -81,7 +84,8 @@ async function create() {
           {{ failed }}
         </p>
         <p v-else-if="site?.walls.length === 0" class="text-sm">
-          {{ session.may('wall.design', id) ? 'No walls yet. Measure one and enter it on the right.' : 'No walls yet.' }}
+          {{ session.may('wall.design', id) ? 'No walls yet. Measure one and enter it on the right.'
+            : 'No walls yet.' }}
         </p>
         <ul class="grid gap-3 sm:grid-cols-2">
           <li v-for="wall in site?.walls" :key="wall.id">
@@ -102,8 +106,14 @@ async function create() {
                 v-if="stateOf(wall.id)?.state?.stops.length"
                 class="text-sm font-semibold text-stop"
               >{{ tell(stateOf(wall.id)!.state!.stops[0]!.message) }}</span>
-              <span v-if="stateOf(wall.id)?.next" class="text-sm"><b>{{ whenAt(minuteOf(stateOf(wall.id)!.next!.startsAt), stateOf(wall.id)!.next!.zone) }}</b>, {{ stateOf(wall.id)!.next!.crew }}</span>
-              <span class="text-sm text-ink-soft"><span class="figures">{{ formatLength(wall.width, units) }} × {{ formatLength(wall.height, units) }}</span>{{ units === 'metric' ? ' mm' : '' }}, {{ choiceName(wall.structure) }}, saved by {{ wall.savedBy }}</span>
+              <span
+                v-if="stateOf(wall.id)?.next"
+                class="text-sm"
+              ><b>{{ whenAt(minuteOf(stateOf(wall.id)!.next!.startsAt),
+                            stateOf(wall.id)!.next!.zone) }}</b>, {{ stateOf(wall.id)!.next!.crew }}</span>
+              <span class="text-sm text-ink-soft"><span class="figures">{{ formatLength(wall.width, units) }} ×
+                {{ formatLength(wall.height, units) }}</span>{{ units === 'metric' ? ' mm' : '' }},
+                {{ choiceName(wall.structure) }}, saved by {{ wall.savedBy }}</span>
             </NuxtLink>
           </li>
         </ul>
@@ -142,7 +152,10 @@ async function create() {
             House rules
           </h2>
           <NuxtLink class="press w-full" :to="`/sites/${id}/rules`">
-            <Scale class="size-4" aria-hidden="true" /> {{ session.may('site.settings', id) ? 'Edit site rules' : 'View site rules' }}
+            <Scale
+              class="size-4"
+              aria-hidden="true"
+            /> {{ session.may('site.settings', id) ? 'Edit site rules' : 'View site rules' }}
           </NuxtLink>
         </div>
         <SitePlace v-model="state" :site="id" />
@@ -160,7 +173,8 @@ async function create() {
             <FileArchive class="size-4" aria-hidden="true" /> Export ZIP with files
           </a>
           <p class="text-xs text-ink-soft">
-            The job file contains walls, catalogue and log, for your own scripts. The ZIP file adds the photos and all other files. You can import either on another server.
+            The job file contains walls, catalogue and log, for your own scripts. The ZIP file adds the photos and all
+            other files. You can import either on another server.
           </p>
         </div>
       </aside>

@@ -13,7 +13,11 @@ useHead({ title: 'House rules · Wide Trellis' })
 
 <template>
   <div class="flex h-full flex-col">
-    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: state?.site.name ?? site, to: `/sites/${site}` }, { title: 'House rules' }]" />
+    <TopBar
+      :crumbs="[{ title: 'Sites', to: '/' }, { title: state?.site.name
+                                                 ?? site,
+                                               to: `/sites/${site}` }, { title: 'House rules' }]"
+    />
     <main class="flex-1 overflow-y-auto p-6" aria-label="House rules" tabindex="0">
       <p v-if="failed" class="field-fault" role="alert">
         {{ failed }}

@@ -46,7 +46,11 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
 
 <template>
   <div class="flex h-full flex-col">
-    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: store.server?.job.site.name ?? site, to: `/sites/${site}` }, { title: store.shown?.name ?? wallId }]">
+    <TopBar
+      :crumbs="[{ title: 'Sites', to: '/' }, { title: store.server?.job.site.name
+                                                 ?? site,
+                                               to: `/sites/${site}` }, { title: store.shown?.name ?? wallId }]"
+    >
       <select
         class="h-9 rounded border border-on-bar-soft bg-bar px-2 text-sm md:hidden"
         aria-label="Stage"

@@ -26,14 +26,22 @@ function choose(rules: Rules) {
     else delete wall.rules
   })
   says.value
-    = faults.length > 0 ? faults.map(({ message }) => `${message}.`).join(' ') : 'Saved. This wall now follows the rule.'
+    = faults.length > 0
+      ? faults.map(({ message }) => `${message}.`).join(' ')
+      : 'Saved. This wall now follows the rule.'
 }
 useHead({ title: 'House rules · Wide Trellis' })
 </script>
 
 <template>
   <div class="flex h-full flex-col">
-    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: store.server?.job.site.name ?? site, to: `/sites/${site}` }, { title: store.shown?.name ?? wallId, to: `/sites/${site}/walls/${wallId}/survey` }, { title: 'House rules' }]" />
+    <TopBar
+      :crumbs="[{ title: 'Sites', to: '/' }, { title: store.server?.job.site.name
+                                                 ?? site,
+                                               to: `/sites/${site}` }, { title: store.shown?.name
+                                                                           ?? wallId,
+                                                                         to: `/sites/${site}/walls/${wallId}/survey` }, { title: 'House rules' }]"
+    />
     <WallUnopened v-if="failed" :why="failed" />
     <template v-else-if="store.wall">
       <ConflictBanner v-if="store.conflict" @resolve="resolve" />
