@@ -35,23 +35,23 @@ const now = computed(() => {
 /** Its cases as one plain shape from the outline's corner on, which a hand only moves: that costs a frame little. */
 const cases = computed(() =>
   now.value?.cells
-    .map(
-      ({ outer }) =>
-        `M${[outer.x - now.value!.outline.x, outer.y - now.value!.outline.y].map(mm => mm.toFixed(2)).join(' ')}h${outer.width}v${outer.height}h${-outer.width}z`,
-    )
+    .map(({ outer }) => {
+      const from = [outer.x - now.value!.outline.x, outer.y - now.value!.outline.y].map(mm => mm.toFixed(2)).join(' ')
+      return `M${from}h${outer.width}v${outer.height}h${-outer.width}z`
+    })
     .join(''),
 )
 /** Plates and holes as they are placed under the hand, as plain shapes too: held ones, and those that are not. */
 const placed = computed(() => {
   const plates = now.value && showPlates ? underHand.value?.find(({ id }) => id === array.id)?.plates : undefined
   const r = 4 / view.value.scale
+  const ring = ({ x, y }: { x: number, y: number }) =>
+    `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`
   const shapes = (held: boolean) =>
     (plates ?? [])
       .filter(plate => plate.held === held)
-      .map(
-        ({ rect, holes }) =>
-          `M${rect.x} ${rect.y}h${rect.width}v${rect.height}h${-rect.width}z${holes.map(({ x, y }) => `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`).join('')}`,
-      )
+      .map(({ rect, holes }) =>
+        `M${rect.x} ${rect.y}h${rect.width}v${rect.height}h${-rect.width}z${holes.map(ring).join('')}`)
       .join('')
   return plates && { held: shapes(true), off: shapes(false) }
 })

@@ -183,11 +183,13 @@ export function coursingFindings(wall: Wall, coursing: Coursing | undefined): Fi
       wall.width} × ${wall.height}.`,
     remedy: words`Correct the ${units} size.`,
   })
-  if (coursing.sd.x === undefined || coursing.sd.y === undefined) findings.push({
+  const { sd } = coursing
+  const unread = sd.y !== undefined ? 'head joint' : sd.x === undefined ? 'joint' : 'bed joint'
+  if (sd.x === undefined || sd.y === undefined) findings.push({
     ...about,
     severity: 'caution',
     code: 'coursing-not-surveyed',
-    message: words`No ${coursing.sd.y === undefined ? (coursing.sd.x === undefined ? 'joint' : 'bed joint') : 'head joint'} of this wall has been read; the coursing is as entered.`,
+    message: words`No ${unread} of this wall has been read; the coursing is as entered.`,
     remedy: words`Read at least one crossing of a bed joint and a head joint, preferably several.`,
   })
   if (coursing.headsIn !== undefined) findings.push({

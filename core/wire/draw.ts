@@ -39,10 +39,11 @@ export function shareOf(
     ({ count, power }) => `${count} × ${power.max} W ÷ (${volts} V × ${power.factor ?? 1})`,
   )
   const current = loads.reduce((sum, { power }) => sum + (power ? ampsOf(power, volts) : 0), 0)
+  const asOne = loads.every(({ power }) => power?.factor === undefined)
   return figure([
     {
       label: 'Max current',
-      expression: words`${terms.join(' + ') || '0'}${loads.every(({ power }) => power?.factor === undefined) ? ', power factor not known, taken as 1' : ''}`,
+      expression: words`${terms.join(' + ') || '0'}${asOne ? ', power factor not known, taken as 1' : ''}`,
       value: current,
       unit: 'A',
     },

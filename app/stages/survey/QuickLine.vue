@@ -129,7 +129,15 @@ defineExpose({ focus: () => document.getElementById(id)?.focus() })
 </template>
 
 <style scoped>
-.quick { padding: 0.35rem 0.6rem; line-height: 1.5; min-height: 3.6rem; font-family: var(--font-figures); font-variant-numeric: tabular-nums; font-size: 1.05rem; border: 1px solid transparent; }
+.quick {
+  padding: 0.35rem 0.6rem;
+  line-height: 1.5;
+  min-height: 3.6rem;
+  font-family: var(--font-figures);
+  font-variant-numeric: tabular-nums;
+  font-size: 1.05rem;
+  border: 1px solid transparent;
+}
 textarea.quick { border-color: var(--color-edge); }
 .wrong { text-decoration: underline wavy 2px var(--color-stop); text-underline-offset: 3px; }
 </style>

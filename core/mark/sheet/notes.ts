@@ -12,17 +12,15 @@ export function stripsOf(
   { units, precision }: SheetOptions,
 ): string[] {
   const show = (mm: number) => formatLength(mm, units, precision)
-  return arrays.flatMap(({ name, strips }) =>
-    strips.map(
-      ({ row, of, rect, supports }) =>
-        `${name}, row ${row}: `
-        + `${of === 'board'
-          ? `board ${show(rect.width)} × `
-          + `${show(rect.height)}`
-          : `rail behind the ${of} slots, `
-            + `${show(rect.width)} long`}, ends at ${show(rect.x - datum.x)} and ${show(rect.x + rect.width - datum.x)}, centre ${show(rect.y + rect.height / 2)} above floor, on ${piece}s ${supports.map(({ member }) => member + 1).join(', ')}.`,
-    ),
-  )
+  return arrays.flatMap(({ name, strips }) => strips.map(({ row, of, rect, supports }) => {
+    const piecesOn = supports.map(({ member }) => member + 1).join(', ')
+    const what = of === 'board'
+      ? `board ${show(rect.width)} × ${show(rect.height)}`
+      : `rail behind the ${of} slots, ${show(rect.width)} long`
+    return `${name}, row ${row}: ${what}, ends at ${show(rect.x - datum.x)} and `
+      + `${show(rect.x + rect.width - datum.x)}, centre ${show(rect.y + rect.height / 2)} above floor, on `
+      + `${piece}s ${piecesOn}.`
+  }))
 }
 
 /** What is opened and bored for cables, and closed again; nothing where nothing is. */
@@ -32,18 +30,18 @@ export function cableWorkOf({ wiring: { works, boxes } }: Shown, { units, precis
   const sizes = [...new Set(works.bores.map(({ diameter }) => diameter).filter(Number.isFinite))]
     .sort((a, b) => a - b)
     .map(size => bitName(size, units))
+  const bits = sizes.length > 0 ? ` (${sizes.join(', ')})` : ''
+  const show = (mm: number) => formatLength(mm, units, precision)
+  const openings = works.openings.map(({ rect }) => `${show(rect.width)} × ${show(rect.height)}`).join(', ')
   return [
-    `For cables: boxes ${cut}, openings ${works.openings.length}, bored `
-    + `holes ${works.bores.length}${sizes.length > 0 ? ` (${sizes.join(', ')})` : ''}, seals ${works.seals}, `
-    + `patches ${works.patches}, nail plates ${works.guards}. Isolate, prove dead and detect live cables before `
-    + 'cutting; never cut a fire-rated wall without its approved seal.',
-    ...(works.openings.length > 0
-      ? [
-          `Cut openings with bevelled edges so that the piece fits `
-          + `back, ${works.openings.map(({ rect }) => `${formatLength(rect.width, units, precision)} × `
-            + `${formatLength(rect.height, units, precision)}`).join(', ')}: keep the piece, seal the bored hole, screw the piece to battens, tape and fill twice, and let the filler dry as its maker says before sanding.`,
-        ]
-      : []),
+    `For cables: boxes ${cut}, openings ${works.openings.length}, bored holes ${works.bores.length}${bits}, seals `
+    + `${works.seals}, patches ${works.patches}, nail plates ${works.guards}. Isolate, prove dead and detect live `
+    + 'cables before cutting; never cut a fire-rated wall without its approved seal.',
+    ...works.openings.length > 0
+      ? [`Cut openings with bevelled edges so that the piece fits back, ${openings}: keep the piece, seal the bored `
+        + 'hole, screw the piece to battens, tape and fill twice, and let the filler dry as its maker says before '
+        + 'sanding.']
+      : [],
   ]
 }
 

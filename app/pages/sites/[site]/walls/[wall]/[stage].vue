@@ -41,15 +41,18 @@ useEveryStage()
 useWallCommands(site, base)
 const bench = useTemplateRef<Bench>('bench')
 watch(room, () => store.cancelPreview())
+const crumbs = computed(() => [
+  { title: 'Sites', to: '/' },
+  { title: store.server?.job.site.name ?? site, to: `/sites/${site}` },
+  { title: store.shown?.name ?? wallId },
+])
 useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
 </script>
 
 <template>
   <div class="flex h-full flex-col">
     <TopBar
-      :crumbs="[{ title: 'Sites', to: '/' }, { title: store.server?.job.site.name
-                                                 ?? site,
-                                               to: `/sites/${site}` }, { title: store.shown?.name ?? wallId }]"
+      :crumbs="crumbs"
     >
       <select
         class="h-9 rounded border border-on-bar-soft bg-bar px-2 text-sm md:hidden"

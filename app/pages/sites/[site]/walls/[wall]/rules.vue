@@ -30,17 +30,19 @@ function choose(rules: Rules) {
       ? faults.map(({ message }) => `${message}.`).join(' ')
       : 'Saved. This wall now follows the rule.'
 }
+const crumbs = computed(() => [
+  { title: 'Sites', to: '/' },
+  { title: store.server?.job.site.name ?? site, to: `/sites/${site}` },
+  { title: store.shown?.name ?? wallId, to: `/sites/${site}/walls/${wallId}/survey` },
+  { title: 'House rules' },
+])
 useHead({ title: 'House rules · Wide Trellis' })
 </script>
 
 <template>
   <div class="flex h-full flex-col">
     <TopBar
-      :crumbs="[{ title: 'Sites', to: '/' }, { title: store.server?.job.site.name
-                                                 ?? site,
-                                               to: `/sites/${site}` }, { title: store.shown?.name
-                                                                           ?? wallId,
-                                                                         to: `/sites/${site}/walls/${wallId}/survey` }, { title: 'House rules' }]"
+      :crumbs="crumbs"
     />
     <WallUnopened v-if="failed" :why="failed" />
     <template v-else-if="store.wall">
