@@ -2,7 +2,7 @@ import type { Job } from '../core/job'
 import { asBuilt, HOLE_RESULTS, type LogEntry } from '../core/log'
 import { contextOf, planWall, rooms } from '../core/plan'
 import { freeze, sheetSource, storedOf } from '../core/revision'
-import { chance, INSTRUMENTS } from '../core/survey/simulate'
+import { chance, INSTRUMENTS } from '../core/survey/simulatedReadings'
 import { sheetFile } from '../server/sheets/files'
 import { gridJob } from './jobs'
 import { atMost, type Row } from './row'
@@ -11,13 +11,13 @@ import { atMost, type Row } from './row'
 function issuedJob(rows: number, columns: number): Job {
   const job = gridJob(rows, columns)
   const [wall] = job.walls
-  const luck = chance(11)
-  const members = wall!.structure.members!.map(({ centre }) => ({ centre: centre + luck.off(2), width: 38 }))
+  const rng = chance(11)
+  const members = wall!.structure.members!.map(({ centre }) => ({ centre: centre + rng.off(2), width: 38 }))
   wall!.evidence = members
     .flatMap(member => [
-      INSTRUMENTS.edge(member, 'left', luck),
-      INSTRUMENTS.edge(member, 'right', luck),
-      INSTRUMENTS.magnet(member, luck),
+      INSTRUMENTS.edge(member, 'left', rng),
+      INSTRUMENTS.edge(member, 'right', rng),
+      INSTRUMENTS.magnet(member, rng),
       INSTRUMENTS.probe(members, member.centre),
     ])
     .map((reading, n) => ({ id: `e${n}`, y: 1000, ...reading }))

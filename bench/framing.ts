@@ -1,8 +1,8 @@
-import { zonesOf } from '../core/mount/zones'
+import { zonesOf } from '../core/mount/holes/zones'
 import { signsOf, survey } from '../core/survey'
 import {
   hiddenWall, READING_GROUPS, readWall, WORLDS, type HiddenMember, type ReadingGroup, type WorldName,
-} from '../core/survey/simulate'
+} from '../core/survey/simulatedReadings'
 
 interface Tally {
   truths: number

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { readJob, type Job, type Wall } from '../core/job'
-import { chance, INSTRUMENTS } from '../core/survey/simulate'
+import { chance, INSTRUMENTS } from '../core/survey/simulatedReadings'
 
 const PITCH = { x: 1022, y: 576.8 }
 
@@ -38,8 +38,8 @@ export function gridJob(rows: number, columns: number): Job {
 export function unevenJob(): Job {
   const job = gridJob(6, 12)
   const [wall] = job.walls
-  const luck = chance(7)
-  wall!.structure.members = Array.from({ length: 40 }, (_, k) => ({ centre: 200 + 355 * k + luck.off(40), width: 38 }))
+  const rng = chance(7)
+  wall!.structure.members = Array.from({ length: 40 }, (_, k) => ({ centre: 200 + 355 * k + rng.off(40), width: 38 }))
   wall!.arrays[0]!.shiftTolerance = { x: 25, y: 25 }
   return job
 }
@@ -75,19 +75,19 @@ export function wiredJob(rows: number, columns: number): Job {
 
 /** A wall of studs every 400 mm with so many readings of every kind, seven a stud. */
 export function wallOfReadings(count: number): Wall {
-  const luck = chance(3)
+  const rng = chance(3)
   const studs = Math.ceil(count / 7)
   const members = Array.from({ length: Math.max(studs, 60) }, (_, k) => ({
-    centre: 200 + 400 * k + luck.off(2),
+    centre: 200 + 400 * k + rng.off(2),
     width: 38,
   }))
   const readings = members.flatMap(member => [
-    INSTRUMENTS.edge(member, 'left', luck),
-    INSTRUMENTS.edge(member, 'right', luck),
-    INSTRUMENTS.magnet(member, luck),
-    INSTRUMENTS.magnet(member, luck),
-    INSTRUMENTS.centre(member, luck),
-    INSTRUMENTS.probe(members, member.centre + luck.off(5)),
+    INSTRUMENTS.edge(member, 'left', rng),
+    INSTRUMENTS.edge(member, 'right', rng),
+    INSTRUMENTS.magnet(member, rng),
+    INSTRUMENTS.magnet(member, rng),
+    INSTRUMENTS.centre(member, rng),
+    INSTRUMENTS.probe(members, member.centre + rng.off(5)),
     INSTRUMENTS.probe(members, member.centre + 30),
   ])
   // No wall is over 100 m: more studs than that holds are read again.

@@ -1,6 +1,6 @@
 import type { Job, Wall } from '../core/job'
 import { planWall, type WallPlan } from '../core/plan'
-import { hiddenWall, INSTRUMENTS, readWall, type HiddenWall } from '../core/survey/simulate'
+import { hiddenWall, INSTRUMENTS, readWall, type HiddenWall } from '../core/survey/simulatedReadings'
 import { gridJob } from './jobs'
 
 /** Where the next nail goes, mm along the wall, or nowhere. */

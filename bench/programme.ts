@@ -2,9 +2,9 @@ import {
   finishOf, lowerBound, minutesUntil, minuteOf, overBound, programmeOf, schedule, WORK_KINDS, type ProgrammeInput,
   type Programme, type Schedule,
 } from '../core/programme'
-import { programmeByChance } from '../core/programme/simulate'
-import type { Work } from '../core/programme/workload'
-import { chance } from '../core/survey/simulate'
+import { programmeByChance } from '../core/programme/schedule/programmeByChance'
+import type { Work } from '../core/programme/tasks/workload'
+import { chance } from '../core/survey/simulatedReadings'
 import { atMost, measured, type Row } from './row'
 
 const middle = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
@@ -25,12 +25,12 @@ const PIECES: Partial<Record<Work['kind'], [number, number]>> = {
  * A programme as firms have them: so many walls at so many sites, worked at by day, crews of two and an electrician.
  */
 export function usualProgramme(seed: number, walls: number, sites: number): ProgrammeInput {
-  const luck = chance(seed)
+  const rng = chance(seed)
   const days: ['mon', 'tue', 'wed', 'thu', 'fri'] = ['mon', 'tue', 'wed', 'thu', 'fri']
   const hours = [{ days, from: '07:30', to: '16:30' }]
   const work = (): Work[] => WORK_KINDS.flatMap((kind): Work[] => {
     const [least, most] = PIECES[kind] ?? [1, 1]
-    const pieces = Math.round(luck.between(least, most))
+    const pieces = Math.round(rng.between(least, most))
     return pieces === 0
       ? []
       : [
@@ -40,7 +40,7 @@ export function usualProgramme(seed: number, walls: number, sites: number): Prog
             pieces,
             done: 0,
             people: kind === 'hang' ? 2 : 1,
-            aid: kind === 'hang' && luck.whether(0.2),
+            aid: kind === 'hang' && rng.whether(0.2),
           },
         ]
   })
@@ -60,7 +60,7 @@ export function usualProgramme(seed: number, walls: number, sites: number): Prog
     sites: Array.from({ length: sites }, (_, n) => ({
       id: `s${n}`,
       name: `Site ${n}`,
-      windows: [{ days, from: luck.oneOf(['06:00', '09:00']), to: luck.oneOf(['16:00', '18:00']) }],
+      windows: [{ days, from: rng.oneOf(['06:00', '09:00']), to: rng.oneOf(['16:00', '18:00']) }],
     })),
     walls: Array.from({ length: walls }, (_, n) => ({
       site: `s${n % sites}`,

@@ -5,7 +5,7 @@ import {
 import { contextOf, planWall } from '../core/plan'
 import type { LogEntry } from '../core/job'
 import { study, type StudiedWall } from '../core/study'
-import { chance } from '../core/survey/simulate'
+import { chance } from '../core/survey/simulatedReadings'
 import { gridJob } from './jobs'
 import { atLeast, atMost, type Row } from './row'
 

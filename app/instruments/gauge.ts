@@ -1,4 +1,4 @@
-import { chance } from '~~/core/survey/simulate'
+import { chance } from '~~/core/survey/simulatedReadings'
 import { gauged, hungBy, levelled, turned, type Adjuster, type Pose, type TrueScreen } from '~~/core/true'
 import { Listeners, type HeldAtScreens, type InstrumentEvent, type PracticeGauge } from './instrument'
 
@@ -67,10 +67,10 @@ export const practiceFeeler = (wall: () => PracticeWall): PracticeGauge =>
     if (!a || !b) return []
     const found = gauged(a, b, place.end, posesNow({ screens, gap, key, ...rest }), a.row === b.row ? gap.x : gap.y)
     // Held at the same place of the same wall it reads the same: a person who practises can go back to it.
-    const luck = chance(seedOf(`${key} ${place.between.join(' ')} ${place.end} ${[...rest.turned.values()].join(' ')}`))
+    const rng = chance(seedOf(`${key} ${place.between.join(' ')} ${place.end} ${[...rest.turned.values()].join(' ')}`))
     return [
-      { kind: 'gap', mm: Math.max(0, shown(found.gap + luck.off(GAUGE))) },
-      { kind: 'step', mm: shown(found.step + luck.off(GAUGE)) },
+      { kind: 'gap', mm: Math.max(0, shown(found.gap + rng.off(GAUGE))) },
+      { kind: 'step', mm: shown(found.step + rng.off(GAUGE)) },
     ]
   })
 

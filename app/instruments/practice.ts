@@ -1,4 +1,4 @@
-import { chance, hiddenWall, INSTRUMENTS, type HiddenMember } from '~~/core/survey/simulate'
+import { chance, hiddenWall, INSTRUMENTS, type HiddenMember } from '~~/core/survey/simulatedReadings'
 import { Listeners, type InstrumentEvent, type PracticeInstrument } from './instrument'
 
 /** The hidden studs behind a practice wall; the same for the same wall. */
@@ -30,9 +30,9 @@ export function practiceDetector(wall: string): PracticeInstrument {
   return practice('practice-detector', 'Practice stud detector', (x) => {
     const near = members.find(({ centre }) => Math.abs(centre - x) < SENSES)
     if (!near) return []
-    const luck = chance(Math.round(x * 10) + Date.now() % 1000)
+    const rng = chance(Math.round(x * 10) + Date.now() % 1000)
     return (['left', 'right'] as const).map((edge) => {
-      const reading = INSTRUMENTS.edge(near, edge, luck)
+      const reading = INSTRUMENTS.edge(near, edge, rng)
       return { kind: 'reading', reading: { ...reading, x: Math.round(reading.x) } }
     })
   })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The first start: the firm, and its first planner, by the code that was printed where the server runs. */
-const { fault, faults, busy, enter } = useDoor()
+const { fault, faults, busy, enter } = useAuthForm()
 const route = useRoute()
 const form = reactive({
   code: typeof route.query.code === 'string' ? route.query.code : '',

@@ -4,7 +4,7 @@ import { ROLE_WORDS } from '~~/core/people'
 
 /** Signing in: by address and password, by a passkey, or, in the demo on its own machine, by a click. */
 const session = useSessionStore()
-const { fault, faults, busy, enter, wayOn } = useDoor()
+const { fault, faults, busy, enter, wayOn } = useAuthForm()
 const form = reactive({ address: '', password: '' })
 const choose = ref<{ id: string, name: string }[]>([])
 const failed = ref('')

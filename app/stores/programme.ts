@@ -8,9 +8,9 @@ import {
   type Planned,
   type PlannedMinutes, type Settings, type SiteOfProgramme, type WhyNot,
 } from '~~/core/programme'
-import type { Sample, Work } from '~~/core/programme/workload'
-import type { Lessons } from '~~/core/programme/lessons'
-import type { Part } from '~~/core/programme/parts'
+import type { Sample, Work } from '~~/core/programme/tasks/workload'
+import type { Lessons } from '~~/core/programme/lessons/lessons'
+import type { Part } from '~~/core/programme/stock/parts'
 import type { KitItem } from '~~/core/hang'
 import type { ProgrammeState, PublishedStretch } from '~~/server/repositories/programme'
 import type { StaffRole } from '~~/core/people'

@@ -1,7 +1,9 @@
-import { clash, merge, same, withNumbers, type Wall } from '~~/core/job'
+import { clash, same, withNumbers, type Wall } from '~~/core/job'
 import type { ApiError } from '../utils/api'
 import { withModels } from '../utils/withModels'
 import { noteSeen, type DesignChange, type Device, type ServerWall } from './device'
+import { happenToDesign } from './keptChanges'
+import type { ChangeEvent, Outcome } from './pendingChange'
 import { afterFailure, reasonOf, type Saved, type Server } from './sending'
 
 /** What follows for the outbox from what became of a change. */
@@ -16,10 +18,7 @@ export interface Told {
 const isKeptAs = ({ job }: ServerWall, sent: Wall) =>
   same(job.walls[0], sent) || same(job.walls[0], withNumbers(sent))
 
-/**
- * Sends changes of walls, each on the version that it was made from, and lays it on what another person saved
- * meanwhile where the two touch different places.
- */
+/** Sends changes of walls, each on the version that it was made from; what becomes of each is told by `changeAfter`. */
 export class DesignSender {
   constructor(private readonly device: Device, private readonly server: Server, private readonly tell: Told) {}
 
@@ -29,78 +28,56 @@ export class DesignSender {
    * @param of keys of the walls whose changes go; absent: all
    */
   async send(of?: ReadonlySet<string>): Promise<ApiError[]> {
-    const { designs } = this.device
     const troubles: ApiError[] = []
-    for (const change of await designs
+    const waiting = await this.device.designs
       .filter(({ key, refused, conflict }) => refused === undefined && conflict === undefined && (of?.has(key) ?? true))
-      .toArray()) {
-      const { key, base, sent = change.wall } = change
-      if (!change.sent && same(sent, base)) {
-        await designs
-          .where({ key })
-          .and(now => same(now.wall, base))
-          .delete()
-        continue
-      }
-      await designs.update(key, { sent })
-      try {
-        await this.noteSaved(change, sent, await this.server.saveWall({ ...change, wall: sent }))
-      }
-      catch (error) {
-        troubles.push(
-          ...(await afterFailure(error, async (refusal) => {
-            const theirs = refusal.status === 409 ? (refusal.current as ServerWall | undefined) : undefined
-            if (theirs && isKeptAs(theirs, sent))
-              await this.noteSaved(change, sent, { ...theirs, wall: theirs.job.walls[0]! })
-            else if (!theirs || !(await this.laidOn(key, theirs)))
-              await this.setAside(key, sent, theirs ? { conflict: theirs } : { refused: reasonOf(refusal) })
-          })),
-        )
-      }
-    }
+      .primaryKeys()
+    for (const key of waiting) troubles.push(...await this.sendOne(key))
     return troubles
   }
 
-  /**
-   * Lays a change on what another person saved meanwhile, where they changed other places of the wall, so that nobody
-   * need be asked.
-   *
-   * @returns false where both changed the same, or where the two together would be no wall that may be
-   */
-  private async laidOn(key: string, theirs: ServerWall): Promise<boolean> {
-    const { device } = this
-    const now = theirs.job.walls[0]!
-    await noteSeen(device, key, theirs)
-    // Where a person is to decide nothing is fetched: that may fail for as long as the page is open.
-    const waiting = (await device.designs.get(key))!
-    if (clash(waiting.base, waiting.wall, now)) return false
-    // Fetched before the transaction, which would not wait for it.
-    const { wallFaults } = await import('~~/core/job/validate')
-    const laid = await device.transaction('rw', device.designs, async () => {
-      const { sent: _, ...change } = (await device.designs.get(key))!
-      if (clash(change.base, change.wall, now)) return false
-      const wall = merge(change.base, change.wall, now)
-      if (wallFaults(wall, withModels(theirs.job.catalogue, change.models), '$', now).length > 0) return false
-      await device.designs.put({ ...change, version: theirs.version, base: now, wall })
-      return true
-    })
-    if (laid) {
-      this.tell.again()
-      this.tell.merged(key, theirs.savedBy)
+  private async sendOne(key: string): Promise<ApiError[]> {
+    const { change } = await this.happen(key, { kind: 'sending' })
+    const kept = await this.device.designs.get(key)
+    if (!kept || !change?.sent) return []
+    const { sent } = change
+    try {
+      await this.noteSaved(kept, sent, await this.server.saveWall({ ...kept, wall: sent }))
+      return []
     }
-    return laid
+    catch (error) {
+      return afterFailure(error, async (refusal) => {
+        const theirs = refusal.status === 409 ? (refusal.current as ServerWall | undefined) : undefined
+        if (!theirs) await this.happen(key, { kind: 'refused', sent, why: reasonOf(refusal) })
+        else if (isKeptAs(theirs, sent)) await this.noteSaved(kept, sent, { ...theirs, wall: theirs.job.walls[0]! })
+        else await this.overtaken(key, theirs)
+      })
+    }
   }
 
-  /** Sets a change aside; where only an earlier state of the wall was refused, the newer one is tried. */
-  private async setAside(key: string, sent: Wall, why: Pick<DesignChange, 'conflict' | 'refused'>): Promise<void> {
-    const { designs } = this.device
-    const { sent: _, ...change } = (await designs.get(key))!
-    const isNewer = why.refused !== undefined && !same(change.wall, sent)
-    await designs.put(isNewer ? change : { ...change, ...why })
-    if (isNewer) this.tell.again()
+  private async happen(key: string, event: ChangeEvent<Wall, ServerWall>): Promise<Outcome<Wall, ServerWall>> {
+    const { device } = this
+    const outcome = await device.transaction('rw', device.designs, () => happenToDesign(device, key, event))
+    if (outcome.again) this.tell.again()
+    return outcome
   }
 
-  /** Notes that the server has a change; what was changed since it was sent is a change of the new version. */
+  /** Another person saved it meanwhile. The two together have to be a wall that may be; else a person decides. */
+  private async overtaken(key: string, theirs: ServerWall): Promise<void> {
+    const { device } = this
+    const now = { version: theirs.version, doc: theirs.job.walls[0]! }
+    await noteSeen(device, key, theirs)
+    const { base, wall, models } = (await device.designs.get(key))!
+    // Where a person is to decide nothing is fetched: that may fail for as long as the page is open. Else it is fetched
+    // before the transaction, which would not wait for it.
+    const faults = clash(base, wall, now.doc) ? undefined : (await import('~~/core/job/validate')).wallFaults
+    const catalogue = withModels(theirs.job.catalogue, models)
+    const may = (both: Wall) => faults?.(both, catalogue, '$', now.doc).length === 0
+    const { merged } = await this.happen(key, { kind: 'overtaken', now, aside: { conflict: theirs }, may })
+    if (merged) this.tell.merged(key, theirs.savedBy)
+  }
+
+  /** Notes that the server has a change. */
   private async noteSaved(
     { key, models }: DesignChange,
     sent: Wall,
@@ -108,23 +85,15 @@ export class DesignSender {
   ): Promise<void> {
     const { device } = this
     await device.transaction('rw', device.designs, device.seen, async () => {
-      const [change, seen] = [await device.designs.get(key), await device.seen.get(key)]
+      const seen = await device.seen.get(key)
       if (seen) {
         const { job } = seen.state
-        await device.seen.put({
-          ...seen,
-          state: {
-            job: { ...job, catalogue: withModels(job.catalogue, models), walls: [kept] },
-            version,
-            savedAt,
-            savedBy,
-          },
-        })
+        const catalogue = withModels(job.catalogue, models)
+        const state = { job: { ...job, catalogue, walls: [kept] }, version, savedAt, savedBy }
+        await device.seen.put({ ...seen, state })
       }
-      if (!change || same(change.wall, sent)) return device.designs.delete(key)
-      const { sent: _, ...rest } = change
-      await device.designs.put({ ...rest, version, base: kept, wall: merge(sent, rest.wall, kept) })
-      this.tell.again()
+      const { again } = await happenToDesign(device, key, { kind: 'saved', sent, kept: { version, doc: kept } })
+      if (again) this.tell.again()
     })
   }
 }

@@ -58,7 +58,13 @@ export interface SettingsState { settings: Settings, version: number }
  * Settings of the programme with changes that the server does not have yet: the version and the settings that they
  * were made from, and why they wait for whoever made them.
  */
-export interface SettingsChange extends SettingsState { key: typeof PROGRAMME, base: Settings, refused?: string }
+export interface SettingsChange extends SettingsState {
+  key: typeof PROGRAMME
+  base: Settings
+  /** The settings as they were sent and not answered. */
+  sent?: Settings
+  refused?: string
+}
 
 /** The key of this device for one session; its private half cannot be taken out of the browser. */
 export interface SessionKey { session: string, id: string, jwk: PublicKey, pair: CryptoKeyPair, isKnown?: boolean }

@@ -1,4 +1,4 @@
-import { merge, same, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
+import { same, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
 import { ApiError } from '../utils/api'
 import { frozenWith } from '~~/core/log'
 import type { Settings } from '~~/core/programme'
@@ -8,6 +8,7 @@ import {
   type UnsentEntry,
 } from './device'
 import { DesignSender } from './designSender'
+import { happenToDesign, happenToSettings } from './keptChanges'
 import { isFull, type OutboxState } from './outboxState'
 import { afterFailure, reasonOf, type Server } from './sending'
 import { SettingsSender } from './settingsSender'
@@ -107,7 +108,7 @@ export class Outbox {
     await this.write(() =>
       device.transaction('rw', device.revisions, device.entries, device.designs, async () => {
         // The wall as it is issued is a version of its own, whatever is changed after that.
-        await device.designs.where({ key }).modify((change: DesignChange) => { change.sent ??= change.wall })
+        await happenToDesign(device, key, { kind: 'sending' })
         await device.revisions.put({ id: frozen.id, key, site, wall, frozen, unsent: Date.now() })
         await device.entries.add({ key, site, wall, entry: signed })
       }),
@@ -126,23 +127,13 @@ export class Outbox {
     const wall = await this.write(() =>
       device.transaction('rw', device.designs, device.seen, async () => {
         const [change, seen] = [await device.designs.get(key), await device.seen.get(key)]
-        const base = change ?? (seen && { version: seen.state.version, base: seen.state.job.walls[0]! })
-        if (!base) throw new Error(`${key} has not been opened on this device`)
-        const wall = merge(before, after, change?.wall ?? base.base)
-        // Where it is what the server had it is kept all the same: something else may be on its way there.
-        if (change || !same(wall, base.base))
-          await device.designs.put({
-            key,
-            site,
-            id: after.id,
-            version: base.version,
-            base: base.base,
-            wall,
-            models,
-            ...(change?.conflict && { conflict: change.conflict }),
-            ...(change?.sent && { sent: change.sent }),
-          })
-        return wall
+        const from = change
+          ? { version: change.version, doc: change.base }
+          : seen && { version: seen.state.version, doc: seen.state.job.walls[0]! }
+        if (!from) throw new Error(`${key} has not been opened on this device`)
+        const about = { key, site, id: after.id, models }
+        const edited = await happenToDesign(device, key, { kind: 'edited', before, after, from }, about)
+        return edited.change?.doc ?? from.doc
       }),
     )
     if (this.state.merged?.key === key && !same(before, after)) this.set({ merged: undefined })
@@ -156,14 +147,11 @@ export class Outbox {
    *
    * @param from what the server had when it was made
    */
-  async changeSettings(from: SettingsState, before: Settings, after: Settings): Promise<void> {
-    const { settings } = this.device
+  async changeSettings({ version, settings }: SettingsState, before: Settings, after: Settings): Promise<void> {
+    const { device } = this
     await this.write(() =>
-      this.device.transaction('rw', settings, async () => {
-        const change = await settings.get(PROGRAMME)
-        const { base, version } = change ?? { base: from.settings, version: from.version }
-        const now = merge(before, after, change?.settings ?? base)
-        await settings.put({ key: PROGRAMME, base, version, settings: now })
+      device.transaction('rw', device.settings, async () => {
+        await happenToSettings(device, { kind: 'edited', before, after, from: { version, doc: settings } })
       }),
     )
     await this.send()
@@ -171,7 +159,8 @@ export class Outbox {
 
   /** Sends settings again that the server refused, or gives them up. */
   async resendSettings(): Promise<void> {
-    await this.device.settings.where({ key: PROGRAMME }).modify(change => Reflect.deleteProperty(change, 'refused'))
+    const { device } = this
+    await device.transaction('rw', device.settings, () => happenToSettings(device, { kind: 'resent' }))
     void this.send()
   }
 
@@ -182,21 +171,13 @@ export class Outbox {
   /** Resolves a conflict: from now on the wall is `wall`, made from the version that the other saved. */
   async resolveConflict(site: string, theirs: ServerWall, wall: Wall, models: Partial<Catalogue>): Promise<void> {
     const key = wallKey(site, wall.id)
-    const base = theirs.job.walls[0]!
-    await noteSeen(this.device, key, theirs)
-    await this.write(async () =>
-      same(wall, base)
-        ? this.device.designs.delete(key)
-        : void (await this.device.designs.put({
-          key,
-          site,
-          id: wall.id,
-          version: theirs.version,
-          base,
-          wall,
-          models,
-        })),
-    )
+    const { device } = this
+    const now = { version: theirs.version, doc: theirs.job.walls[0]! }
+    await noteSeen(device, key, theirs)
+    const about = { key, site, id: wall.id, models }
+    await this.write(() =>
+      device.transaction('rw', device.designs, () =>
+        happenToDesign(device, key, { kind: 'resolved', now, doc: wall }, about)))
     void this.send()
   }
 

@@ -1,7 +1,7 @@
 import type { Carrier } from '../job'
 import type { Strip } from '../mount'
 import { figure, quantity, words, type Figure } from '../units'
-import type { BoltLoad } from './carried'
+import type { BoltLoad } from './stripLoads'
 import { shearOf, type FastenerLoad } from './group'
 
 /**

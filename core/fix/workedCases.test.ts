@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { expect, it } from 'vitest'
 import { d46, m1 } from '../../tests/fixtures/job'
 import type { Exposure, Fastener, Mount, Wall, WindBasis } from '../job'
-import { zonesOf } from '../mount/zones'
+import { zonesOf } from '../mount/holes/zones'
 import { bitName } from '../units'
 import {
   anchorUse, bentShear, breakout, crowdingOf, groupLoads, lateralStrength, neighbourShare, pilotOf, plateLoads,

@@ -1,9 +1,9 @@
 import type { Rect } from '../geometry'
 import { heightOfRow, type Carrier, type Mount } from '../job'
 import { standsAt, type Member } from '../survey'
-import type { HolePlace } from './holes'
-import { slotSegments } from './holes'
-import type { FixingZone } from './zones'
+import type { HolePlace } from './holes/holes'
+import { slotSegments } from './holes/holes'
+import type { FixingZone } from './holes/zones'
 
 /** A rail of the usual size and a board of plywood, until others are chosen; mm and N·m. */
 export const USUAL_CARRIERS: Record<Carrier['kind'], Carrier> = {

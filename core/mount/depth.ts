@@ -4,8 +4,8 @@ import {
 } from '../job'
 import { takeUp, type Relief } from '../survey'
 import { figure, words, type Figure } from '../units'
-import { passes, type TightLift } from './lifting'
-import { recessFindings } from './recess'
+import { passes, type TightLift } from './tightLifts'
+import { recessFindings } from './findings/recess'
 import type { MountedCell } from './position'
 import { mountKindOf } from './kinds'
 

@@ -3,7 +3,7 @@ import type { Point, Rect } from '../geometry'
 import type { Base } from '../job'
 import type { MadeHole } from '../log'
 import type { Strip } from './carrier'
-import type { HolePlace } from './holes'
+import type { HolePlace } from './holes/holes'
 
 /** A hole to make for a plate, mm on the wall. */
 export interface Hole extends HolePlace {

@@ -2,10 +2,10 @@ import { contains, type Point, type Rect } from '../geometry'
 import { subtract } from '../intervals'
 import type { Mount, Wall } from '../job'
 import { isAt, type AsBuilt } from '../log'
-import { holeId, isHoleIn, numberOfHole } from './holeId'
-import { HAZARD_CLEARANCE } from './hazards'
+import { holeId, isHoleIn, numberOfHole } from './holes/holeId'
+import { HAZARD_CLEARANCE } from './findings/hazards'
 import type { Hole, MountedCell } from './position'
-import type { Substrate } from './substrate'
+import type { Substrate } from './slide/substrate'
 
 /** The row of a screen's holes that the anchor of its safety wire is in. */
 export const WIRE_ROW = 'wire'

@@ -1,6 +1,6 @@
 import { arrange, sizeFaults } from '../arrange'
 import type { Catalogue, Fault, Wall } from '../job'
-import { mountFaults } from '../mount/findings'
+import { mountFaults } from '../mount/findings/placing'
 
 /**
  * What a wall asks for that cannot be, whatever the place: a grid larger than the wall, a display

@@ -1,7 +1,7 @@
 import type { Interval } from '../geometry'
 import type { Text } from '../units'
 import type { Minute } from './clock'
-import type { Skill } from './kinds'
+import type { Skill } from './tasks/kinds'
 
 /** Something that a crew does at one wall; known by the same id as long as the wall has it. */
 export interface Task {
@@ -26,6 +26,10 @@ export interface Task {
 
 /** People who work together on one thing at a time. */
 export interface Crew { id: string, name: string, people: string[], skills: Skill[], times: Interval[] }
+
+/** Whether a crew can do a task at all: enough people, and among them what it takes. */
+export const canDo = (crew: Crew, { people, skill }: Pick<Task, 'people' | 'skill'>): boolean =>
+  crew.people.length >= people && crew.skills.includes(skill)
 
 /** Where tasks are done, when it is open, and when it may be loud there. */
 export interface Place { id: string, name: string, open: Interval[], loud: Interval[] }

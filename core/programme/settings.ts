@@ -3,7 +3,7 @@ import { MODEL_KINDS } from '../catalogue/shelves'
 import { PLAIN_ID, schemaFaults, windows, type Fault } from '../job'
 import { clockTime, day, group, list, must, name, notLess, oneOf, text } from '../job/fields'
 import { daysOff, zone } from '../job/opening'
-import { SKILLS } from './kinds'
+import { SKILLS } from './tasks/kinds'
 
 const whole = (label: string, most: number) =>
   notLess('', label).integer('must be a whole number').max(most, `must be at most ${most}`)

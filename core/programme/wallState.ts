@@ -7,9 +7,9 @@ import { drawnOf, type DrawnPlan } from '../plan/drawn'
 import { standingOf, stageStates, type StageState } from '../plan/stageStates'
 import { rulesFor } from '../rules'
 import type { Text } from '../units'
-import { lessonsOf, type Lessons } from './lessons'
-import { partsOf, type Part, type Used } from './parts'
-import { samplesOf, workloadOf, type Sample, type Work, type WorkloadOf } from './workload'
+import { lessonsOf, type Lessons } from './lessons/lessons'
+import { partsOf, type Part, type Used } from './stock/parts'
+import { samplesOf, workloadOf, type Sample, type Work, type WorkloadOf } from './tasks/workload'
 
 /** An array as a small drawing shows it: the outlines of its screens, mm. */
 export interface Outline { x: number, y: number, width: number, height: number, hung: boolean }

@@ -5,20 +5,20 @@ import { rulesSchema } from '../job/site'
 import { contextOf, planWall } from '../plan'
 import {
   chosenFigure, chosenOption, effectiveRules, HOUSE_RULES, RULE_FIGURES, levelOfRule, levelsOf, rulesFor,
-  touchedRules, valueOfSchool,
+  touchedRules, valueOfOption,
 } from './index'
 
 describe('the house rules', () => {
-  it('have a school for whatever a file can say, each with its reason, and one that holds until somebody has chosen', () => {
+  it('have an option for whatever a file can say, each with its reason, and one that holds until somebody has chosen', () => {
     for (const rule of HOUSE_RULES) {
       const { type, oneOf } = rulesSchema.describe().fields[rule.key] as { type: string, oneOf: string[] }
-      expect(rule.schools.map(({ value }) => valueOfSchool(value)).sort()).toEqual(
+      expect(rule.options.map(({ value }) => valueOfOption(value)).sort()).toEqual(
         type === 'boolean' ? [false, true] : [...oneOf].sort(),
       )
-      expect(rule.schools.every(({ why }) => why.length > 30)).toBe(true)
+      expect(rule.options.every(({ why }) => why.length > 30)).toBe(true)
       expect(chosenOption(rule, {}).value).toBe(rule.otherwise)
-      for (const { value } of rule.schools)
-        expect(chosenOption(rule, { [rule.key]: valueOfSchool(value) }).value).toBe(value)
+      for (const { value } of rule.options)
+        expect(chosenOption(rule, { [rule.key]: valueOfOption(value) }).value).toBe(value)
     }
     expect([...HOUSE_RULES, ...RULE_FIGURES].map(({ key }) => key).sort()).toEqual(
       Object.keys(rulesSchema.fields).sort(),

@@ -3,13 +3,13 @@ import { coveringOf, structureKindOf, unitsOf, type Rules, type Wall } from '../
 import type { RuleFigure } from './figures'
 
 /** One way of doing it, and the reason that its people give. */
-export interface School {
+export interface RuleOption {
   value: string
   name: string
   why: string
 }
 
-/** A rule that is a choice among schools. */
+/** A rule that is a choice among options. */
 export type ChoiceKey = Exclude<keyof Rules, RuleFigure['key']>
 
 /**
@@ -20,7 +20,7 @@ export interface HouseRule {
   key: ChoiceKey
   stage: Stage
   title: string
-  schools: School[]
+  options: RuleOption[]
   otherwise: string
   /** On which walls it decides anything; absent: on every one. */
   concerns?: (wall: Wall) => boolean
@@ -38,7 +38,7 @@ export const HOUSE_RULES: HouseRule[] = [
     title: 'Confirming a stud for a hole that carries load',
     otherwise: 'two-kinds',
     concerns: wall => structureKindOf(wall.structure).framed || isFurred(wall),
-    schools: [
+    options: [
       {
         value: 'two-kinds',
         name: 'two readings of different kinds, or a probe clear of blocking',
@@ -57,7 +57,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'arrange',
     title: 'Height of a new array',
     otherwise: 'asked',
-    schools: [
+    options: [
       {
         value: 'asked',
         name: 'asked for each array',
@@ -96,7 +96,7 @@ export const HOUSE_RULES: HouseRule[] = [
     title: 'Anchors and mortar joints',
     otherwise: 'keep-clear',
     concerns: ({ structure }) => unitsOf(structure) !== undefined,
-    schools: [
+    options: [
       {
         value: 'keep-clear',
         name: 'anchors keep clear of joints, by the distance the maker requires',
@@ -115,7 +115,7 @@ export const HOUSE_RULES: HouseRule[] = [
     title: 'Fixing over furring on masonry or concrete',
     otherwise: 'through',
     concerns: isFurred,
-    schools: [
+    options: [
       {
         value: 'through',
         name: 'through the furring, into the masonry or concrete',
@@ -134,7 +134,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'mount',
     title: 'Plate rows to fasten',
     otherwise: 'every-row',
-    schools: [
+    options: [
       {
         value: 'every-row',
         name: 'every row that the maker names',
@@ -153,7 +153,7 @@ export const HOUSE_RULES: HouseRule[] = [
     title: 'Covering under the plate',
     otherwise: 'true',
     concerns: wall => coveringOf(wall) > 0,
-    schools: [
+    options: [
       {
         value: 'true',
         name: 'counts as a gap that weakens the screw in shear',
@@ -171,7 +171,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'fix',
     title: 'Hollow-wall anchors (hold in the covering only)',
     otherwise: 'supplement',
-    schools: [
+    options: [
       { value: 'never', name: 'never used', why: 'They loosen as a screen is pulled out and pushed home.' },
       {
         value: 'supplement',
@@ -190,7 +190,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'wire',
     title: 'Cable entry',
     otherwise: 'cheaper',
-    schools: [
+    options: [
       {
         value: 'cheaper',
         name: 'by the cheaper route',
@@ -209,7 +209,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'wire',
     title: 'Power behind a display',
     otherwise: 'electrician',
-    schools: [
+    options: [
       {
         value: 'electrician',
         name: 'hard-wired by a licensed electrician',
@@ -228,7 +228,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'wire',
     title: 'Separation of signal and power',
     otherwise: 'own-bay',
-    schools: [
+    options: [
       {
         value: 'own-bay',
         name: 'signal in its own stud bay',
@@ -246,7 +246,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'mark',
     title: 'Height datum',
     otherwise: 'by-kind',
-    schools: [
+    options: [
       {
         value: 'by-kind',
         name: 'centre line of the top row for a grid, bottom edge for a single sign',
@@ -269,7 +269,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'mark',
     title: 'Level reference',
     otherwise: 'gravity',
-    schools: [
+    options: [
       {
         value: 'gravity',
         name: 'true to gravity',
@@ -287,7 +287,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'mark',
     title: 'Measuring along the wall',
     otherwise: 'running',
-    schools: [
+    options: [
       {
         value: 'running',
         name: 'running dimensions from one datum',
@@ -305,7 +305,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'hang',
     title: 'Display handling',
     otherwise: 'upright',
-    schools: [
+    options: [
       {
         value: 'upright',
         name: 'upright only',
@@ -323,7 +323,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'hang',
     title: 'Lifting',
     otherwise: 'by-mass',
-    schools: [
+    options: [
       { value: 'by-mass', name: 'by mass and height', why: 'Two people on a one-person lift get in each other’s way.' },
       {
         value: 'always-two',
@@ -342,7 +342,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'hang',
     title: 'Hanging order',
     otherwise: 'by-clearance',
-    schools: [
+    options: [
       {
         value: 'by-clearance',
         name: 'by the clearances of the mount',
@@ -357,7 +357,7 @@ export const HOUSE_RULES: HouseRule[] = [
     stage: 'close',
     title: 'Inspection after handover',
     otherwise: 'yearly',
-    schools: [
+    options: [
       { value: 'half-yearly', name: 'twice a year', why: 'Frequent pull-outs and crowds wear the fixings quickly.' },
       { value: 'yearly', name: 'once a year', why: 'Most makers ask for a yearly inspection, and insurers expect it.' },
       {
@@ -370,11 +370,11 @@ export const HOUSE_RULES: HouseRule[] = [
 ]
 
 /** What was chosen, or what holds until a person has. */
-export function chosenOption({ key, schools, otherwise }: HouseRule, rules: Rules): School {
+export function chosenOption({ key, options, otherwise }: HouseRule, rules: Rules): RuleOption {
   const chosen = String(rules[key] ?? otherwise)
-  return schools.find(({ value }) => value === chosen)!
+  return options.find(({ value }) => value === chosen)!
 }
 
-/** What choosing a school writes: true and false as such. */
-export const valueOfSchool = (value: string): string | boolean =>
+/** What choosing an option writes: true and false as such. */
+export const valueOfOption = (value: string): string | boolean =>
   value === 'true' ? true : value === 'false' ? false : value

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
 import { contextOf, planWall } from '../plan'
-import { chance } from '../survey/simulate'
+import { chance } from '../survey/simulatedReadings'
 import {
   draw, linesOf, studiedArray, study, trialOf, wilson, type Causes, type StudiedScreen, type StudiedWall,
 } from './index'
@@ -82,18 +82,18 @@ describe('the study of tolerances', () => {
         fc.integer({ min: 1, max: 3 }),
         fc.integer({ min: 2, max: 4 }),
         (seed, rows, columns) => {
-          const luck = chance(seed)
+          const rng = chance(seed)
           const wall = grid(rows, columns)
           for (const screen of wall.screens)
             Object.assign(screen, {
-              x: { least: -luck.between(0, 2), most: luck.between(0, 2) },
-              y: { least: -luck.between(0, 2), most: luck.between(0, 2) },
-              depth: reach(luck.between(0, 1)),
-              size: luck.between(0, 1),
-              face: { out: luck.off(2), sigma: 1 },
+              x: { least: -rng.between(0, 2), most: rng.between(0, 2) },
+              y: { least: -rng.between(0, 2), most: rng.between(0, 2) },
+              depth: reach(rng.between(0, 1)),
+              size: rng.between(0, 1),
+              face: { out: rng.off(2), sigma: 1 },
             })
           const causes: Causes = { marking: 1.5, drilling: 0.7, slack: 1, size: 1, faces: 1 }
-          const drawn = draw(wall.screens.length, luck)
+          const drawn = draw(wall.screens.length, rng)
           const { worst } = trialOf(wall)(drawn, 'running', causes)
           /**
            * Whether all seams can be within t: edges u → v of weight w say p_v − p_u ≤ w, and no way round is negative

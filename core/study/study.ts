@@ -1,4 +1,4 @@
-import { chance } from '../survey/simulate'
+import { chance } from '../survey/simulatedReadings'
 import { wilson, type Share } from './share'
 import { CAUSES, draw, trialOf, turnedTrialOf, type Causes, type Marking, type Tried } from './trial'
 import type { System, Turning } from './turned'
@@ -107,7 +107,7 @@ export function study(
   by: Marking = 'running',
   told: (share: number) => void = () => {},
 ): Study {
-  const luck = chance(seed)
+  const rng = chance(seed)
   const [asItIs, withMore, byTravel] = [outcomeOf(wall), outcomeOf(withMoreTravel(wall)), trialOf(wall)]
   const known = CAUSES.filter(cause => (causes[cause] ?? 0) > 0)
   const ways = [
@@ -128,7 +128,7 @@ export function study(
   const needs = [0, 1, 2].map(() => new Float64Array(trials))
   const worsts = [new Float64Array(trials), new Float64Array(trials)] as const
   for (let n = 0; n < trials; n++) {
-    const drawn = draw(wall.screens.length, luck, wall.turning)
+    const drawn = draw(wall.screens.length, rng, wall.turning)
     cases.forEach(({ trial, by, causes }, k) => {
       if (k >= ways.length && n % every > 0) return
       const { worst, overlaps } = trial(drawn, by, causes)

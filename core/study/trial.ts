@@ -1,4 +1,4 @@
-import type { Chance } from '../survey/simulate'
+import type { Chance } from '../survey/simulatedReadings'
 import { facesOff, planeOff, turnedTwice, worstOf, type Hung, type Slips, type System, type Turning } from './turned'
 import { linesOf, seamsBetween, type Line, type StudiedScreen, type StudiedWall } from './wall'
 
@@ -37,15 +37,15 @@ export interface Drawn {
 /**
  * Draws one wall: the same for every cause that is then weighed, so that what differs between two is the cause alone.
  */
-export function draw(screens: number, luck: Chance, turning?: Turning): Drawn {
+export function draw(screens: number, rng: Chance, turning?: Turning): Drawn {
   const both = (one: () => number) => [0, 1].map(() => Float64Array.from({ length: screens }, one))
   const drawn: Drawn = {
-    marking: both(() => luck.off(1)), drilling: both(() => luck.off(1)), slack: both(() => luck.between(-0.5, 0.5)),
-    size: both(() => luck.between(-1, 1)), face: Float64Array.from({ length: screens }, () => luck.off(1)),
+    marking: both(() => rng.off(1)), drilling: both(() => rng.off(1)), slack: both(() => rng.between(-0.5, 0.5)),
+    size: both(() => rng.between(-1, 1)), face: Float64Array.from({ length: screens }, () => rng.off(1)),
   }
   if (!turning) return drawn
-  const [rack, roll] = both(() => luck.between(-1, 1)) as [Float64Array, Float64Array]
-  const twice = (length: number) => [0, 1].map(() => Float64Array.from({ length }, () => luck.off(1)))
+  const [rack, roll] = both(() => rng.between(-1, 1)) as [Float64Array, Float64Array]
+  const twice = (length: number) => [0, 1].map(() => Float64Array.from({ length }, () => rng.off(1)))
   const slips = ({ knobs, rows }: System): Slips => ({ slip: twice(knobs.length), gauge: twice(rows.length) })
   const { plane, faces } = turning
   return { ...drawn, turned: { rack, roll, plane: slips(plane), ...faces && { faces: slips(faces) } } }

@@ -2,13 +2,13 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { studWall } from '../../tests/fixtures/walls'
 import type { Evidence } from '../job'
-import { zonesOf } from '../mount/zones'
+import { zonesOf } from '../mount/holes/zones'
 import { mapFraming, piecesOf } from './framing'
 import { survey } from './index'
 import {
   chance, hiddenWall, INSTRUMENTS, READING_GROUPS, readWall, WORLDS, type HiddenMember, type ReadingGroup,
   type WorldName,
-} from './simulate'
+} from './simulatedReadings'
 
 const stud = (centre: number, width = 38): HiddenMember => ({ centre, width })
 const pair = (centre: number, width = 38): Partial<Evidence>[] => [

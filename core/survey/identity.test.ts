@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { studWall } from '../../tests/fixtures/walls'
 import { handNameOn } from './identity'
 import { survey } from './index'
-import { hiddenWall, readWall } from './simulate'
+import { hiddenWall, readWall } from './simulatedReadings'
 import { cases } from '../../tests/fixtures/soak'
 
 const idsAt = (wall: Parameters<typeof survey>[0]) =>

@@ -3,7 +3,7 @@ import type { Evidence, Wall } from '../job'
 import { textToString } from '../units'
 import { exampleWall } from '../../tests/fixtures/job'
 import { memberAt, survey } from './index'
-import { chance } from './simulate'
+import { chance } from './simulatedReadings'
 
 type Read = Pick<Evidence, 'method' | 'x' | 'y'> & Partial<Evidence>
 

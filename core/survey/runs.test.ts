@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { expectedAt, runsOf, USUAL_SPACINGS, type Sighting } from './runs'
-import { chance } from './simulate'
+import { chance } from './simulatedReadings'
 import { cases } from '../../tests/fixtures/soak'
 
 const row = (from: number, count: number, spacing: number, sd = 2): Sighting[] =>

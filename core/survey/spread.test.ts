@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Evidence, Wall } from '../job'
 import { survey } from '.'
 import { mapFraming } from './framing'
-import { chance } from './simulate'
+import { chance } from './simulatedReadings'
 import { signsOf } from './sign'
 import { spreadOf } from './spread'
 

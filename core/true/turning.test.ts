@@ -6,7 +6,7 @@ import { alignOf, entry, posesOf, read, trueJob } from '../../tests/fixtures/tru
 import type { Job } from '../job'
 import type { EntryOf, LogEntry } from '../log'
 import { contextOf, planWall } from '../plan'
-import { chance } from '../survey/simulate'
+import { chance } from '../survey/simulatedReadings'
 import { textToString } from '../units'
 import { after, movedBy, stepOf, trueScreens, unreadGaps, type Alignment, type LinearSolver } from './index'
 
@@ -47,9 +47,9 @@ describe('what one reading asks for', () => {
 describe('the turns that are told', () => {
   it('are the eighths next to the exact answer, or say why not; what was not read stays open', () => {
     fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), fc.integer({ min: 1, max: 8 }), (seed, few) => {
-      const luck = chance(seed)
+      const rng = chance(seed)
       const job = trueJob(2, 3, close)
-      const { gaps = [] } = read(posesOf(2, 3, luck, 1), 2, 3, () => luck.off(0.1))
+      const { gaps = [] } = read(posesOf(2, 3, rng, 1), 2, 3, () => rng.off(0.1))
       const some = gaps
         .map(each => ({ ...each, mm: Math.max(0, each.mm - 1.4) }))
         .filter((_, n) => (n * 7 + seed) % few === 0)
@@ -73,11 +73,11 @@ describe('the turns that are told', () => {
 
   it('close only where every figure that is shown is within the tolerance that is shown', () => {
     fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), (seed) => {
-      const luck = chance(seed)
+      const rng = chance(seed)
       const job = trueJob(2, 2)
-      const poses = posesOf(2, 2, luck, 1)
+      const poses = posesOf(2, 2, rng, 1)
       const round = (n: number) =>
-        entry(n, 'seams', { array: 'a1', round: n, ...read(poses, 2, 2, () => luck.off(0.15)) })
+        entry(n, 'seams', { array: 'a1', round: n, ...read(poses, 2, 2, () => rng.off(0.15)) })
       const found = alignOf(solve, job, [round(1), round(2)])
       const worst = Math.max(found.after.gap, found.after.step)
       expect(found.closes).toBe(worst <= found.target.tolerance + 1e-6)

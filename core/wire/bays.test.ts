@@ -3,7 +3,7 @@ import { wiredWall } from '../../tests/fixtures/wired'
 import type { Job, Wall } from '../job'
 import type { Member } from '../survey'
 import { baysBetween, baysOf } from './bays'
-import { placeBoxes } from './placeBoxes'
+import { placeBoxes } from './boxes/placeBoxes'
 import { screensOf } from './screens'
 
 let made: { wall: Wall, job: Job }

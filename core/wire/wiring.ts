@@ -1,11 +1,11 @@
 import type { Figure } from '../units'
 import type { Bay } from './bays'
-import type { BoxPlan } from './boxes'
-import type { CablePlan } from './cables'
-import type { Load } from './draw'
-import type { LookFirst } from './lookFirst'
-import type { Link, Ports } from './ports'
-import type { NoWay, RoutePlan } from './routes'
+import type { BoxPlan } from './boxes/boxes'
+import type { CablePlan } from './cables/cables'
+import type { Load } from './circuits/draw'
+import type { LookFirst } from './routes/lookFirst'
+import type { Link, Ports } from './cables/ports'
+import type { NoWay, RoutePlan } from './routes/routes'
 import type { Works } from './works'
 
 /** A circuit with the screens that it feeds. */

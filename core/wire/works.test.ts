@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { SCREENS, wiredWall } from '../../tests/fixtures/wired'
 import { tableOf } from '../mark/sheet'
 import type { CableModel, Wall } from '../job'
-import { carriedTo, missesBay } from './carried'
+import { carriedTo, missesBay } from './routes/carriedBay'
 
 const CABLES: CableModel[] = [
   { id: 'p25', kind: 'power', diameter: 10, lengths: [25_000], inWall: true },

@@ -1,11 +1,11 @@
 import { overlaps, type Point, type Rect } from '../geometry'
 import type { CableModel } from '../job'
 import type { UnitSystem } from '../units'
-import { boreFor, filled } from './bore'
-import type { CablePlan } from './cables'
-import { inSight } from './raceway'
-import type { RoutePlan } from './routes'
-import { MINUTES, type Leg } from './ways'
+import { boreFor, filled } from './routes/bore'
+import type { CablePlan } from './cables/cables'
+import { inSight } from './routes/raceway'
+import type { RoutePlan } from './routes/routes'
+import { MINUTES, type Leg } from './routes/ways'
 
 /** An opening in the covering, and the routes that share it. */
 export interface OpeningPlan { id: string, rect: Rect, at: 'blocking' | 'stud', routes: string[] }

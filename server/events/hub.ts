@@ -21,7 +21,7 @@ export function tellWall(firm: string, site: string, wall: string, event: WallEv
 }
 
 /** Hears what happens to a wall until it is ended. @returns what ends it */
-export function hearWall(
+export function subscribeToWall(
   firm: string, site: string, wall: string, heard: (told: Told) => void, ended: () => void,
 ): () => void {
   const name = nameOf(firm, site, wall)

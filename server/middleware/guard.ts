@@ -1,7 +1,7 @@
 import { checkType, guard, isApi, type Asked } from '../guard/requests'
 import { closeWhenStalled } from '../guard/stalled'
 import { routesOf } from '../guard/routes'
-import { letIn } from '../guard/letIn'
+import { authorize } from '../guard/authorize'
 import { apiError } from '../utils/apiError'
 
 /**
@@ -19,7 +19,7 @@ export default defineEventHandler(async (event) => {
   if (route) {
     checkType(asked)
     closeWhenStalled(event)
-    return letIn(event, route)
+    return authorize(event, route)
   }
   const methods = routes.map(({ method }) => method)
   setResponseHeader(event, 'allow', methods.join(', '))

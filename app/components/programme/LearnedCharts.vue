@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import VueApexCharts from 'vue3-apexcharts'
-import type { Learned } from '~~/core/programme/learned'
-import { PROOF_WORDS, STOPPED_WORDS } from '~~/core/programme/lessons'
+import type { Learned } from '~~/core/programme/lessons/learned'
+import { PROOF_WORDS, STOPPED_WORDS } from '~~/core/programme/lessons/lessons'
 import { cases, heightOf, tenth } from './cases'
 
 /** What the firm's own logs tell, drawn; what nothing was logged of is left out. */

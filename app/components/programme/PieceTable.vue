@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Learned } from '~~/core/programme/learned'
+import type { Learned } from '~~/core/programme/lessons/learned'
 import { tenth } from './cases'
 
 /** What a piece of each kind of work takes: what is usual, and what the firm's logs tell. */

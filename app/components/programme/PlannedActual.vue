@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import VueApexCharts from 'vue3-apexcharts'
-import type { Learned } from '~~/core/programme/learned'
+import type { Learned } from '~~/core/programme/lessons/learned'
 import { cases, heightOf, tenth } from './cases'
 
 /** What work took beside what was planned for it when it was published. */

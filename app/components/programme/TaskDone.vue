@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LogEntry } from '~~/core/log'
 import type { WorkKind } from '~~/core/programme'
-import { taskStep } from '~~/core/programme/taskStep'
+import { taskStep } from '~~/core/programme/tasks/taskStep'
 import { wallKey } from '~/sync/device'
 import { useOutbox } from '~/sync/useOutbox'
 

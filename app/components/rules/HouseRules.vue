@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Rules } from '~~/core/job'
-import { HOUSE_RULES, RULE_FIGURES, valueOfSchool, type RuleLevel, type RuleLevels } from '~~/core/rules'
+import { HOUSE_RULES, RULE_FIGURES, valueOfOption, type RuleLevel, type RuleLevels } from '~~/core/rules'
 import type { UnitSystem } from '~~/core/units'
 
 /** Every house rule, as it holds at one level: firm, site or wall; with who chose it, and to choose for this level. */
@@ -43,7 +43,7 @@ function choose(change: Partial<Rules>) {
       :levels="levels"
       :level="level"
       :fixed="fixed"
-      @choose="value => choose({ [rule.key]: value === undefined ? undefined : valueOfSchool(value) })"
+      @choose="value => choose({ [rule.key]: value === undefined ? undefined : valueOfOption(value) })"
     />
     <FigureRule
       v-for="figure in RULE_FIGURES"

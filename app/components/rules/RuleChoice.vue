@@ -5,7 +5,7 @@ import {
 } from '~~/core/rules'
 
 /**
- * One question on which good installers disagree: the schools, each with its reason, what holds here, and who chose it.
+ * One question on which good installers disagree: the options, each with its reason, what holds here, and who chose it.
  */
 const {
   rule,
@@ -33,10 +33,10 @@ const from = computed(() => levelOfRule(rule.key, levels))
       <span class="text-sm text-ink-soft" data-testid="chosen-by">{{ CHOSEN_BY[from ?? 'default'] }}</span>
     </div>
     <RadioGroupOption
-      v-for="school in rule.schools"
-      :key="school.value"
+      v-for="option in rule.options"
+      :key="option.value"
       v-slot="{ checked, active }"
-      :value="school.value"
+      :value="option.value"
       class="mt-2 focus:outline-none"
       :class="{ 'cursor-pointer': !fixed }"
     >
@@ -56,8 +56,8 @@ const from = computed(() => levelOfRule(rule.key, levels))
             as="span"
             class="block"
             :class="{ 'font-semibold': checked }"
-          >{{ school.name }}</RadioGroupLabel>
-          <RadioGroupDescription as="span" class="block text-sm text-ink-soft">{{ school.why }}</RadioGroupDescription>
+          >{{ option.name }}</RadioGroupLabel>
+          <RadioGroupDescription as="span" class="block text-sm text-ink-soft">{{ option.why }}</RadioGroupDescription>
         </span>
       </div>
     </RadioGroupOption>

@@ -2,7 +2,7 @@
 import type { Stage } from '~~/core/finding'
 import { waitOf } from '~~/core/plan/waits'
 import { ROOMS, titleOf } from '~/stages'
-import { KNOT_LOOKS, KNOT_MARKS, KNOT_WORDS } from './knots'
+import { STAGE_BADGE_LOOKS, STAGE_BADGE_MARKS, STAGE_BADGE_WORDS } from './knots'
 
 /** The nine stages as knots on one line; the one that is worked on hangs from it as the bob. */
 const { current, base } = defineProps<{ current: Stage, base: string }>()
@@ -14,7 +14,7 @@ function said(stage: Stage, does: string) {
   if (state === 'stop') return `${stops} ${stops === 1 ? 'stop' : 'stops'}`
   const wait = waitOf(stage, findings.value)
   if (state === 'waits' && wait) return `waiting for ${titleOf(wait.stage)}`
-  return state === 'not started' ? does : KNOT_WORDS[state]
+  return state === 'not started' ? does : STAGE_BADGE_WORDS[state]
 }
 </script>
 
@@ -45,8 +45,8 @@ function said(stage: Stage, does: string) {
           <span v-else class="grid w-[30px] shrink-0 place-items-center" aria-hidden="true">
             <span
               class="grid size-5 place-items-center rounded-full border-2 text-[11px] font-bold leading-none"
-              :class="KNOT_LOOKS[stateOf(stage.id)]"
-            >{{ KNOT_MARKS[stateOf(stage.id)] }}</span>
+              :class="STAGE_BADGE_LOOKS[stateOf(stage.id)]"
+            >{{ STAGE_BADGE_MARKS[stateOf(stage.id)] }}</span>
           </span>
           <span class="min-w-0">
             <span

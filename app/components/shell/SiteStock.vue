@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StockLine } from '~~/core/programme/stock'
+import type { StockLine } from '~~/core/programme/stock/stock'
 
 /** What a site's walls still need, against what store and vans hold. */
 const { site } = defineProps<{ site: string }>()

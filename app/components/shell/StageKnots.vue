@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { STAGES, type Stage } from '~~/core/finding'
 import type { StageState } from '~~/core/plan/stageStates'
-import { KNOT_LOOKS, KNOT_MARKS, KNOT_WORDS } from './knots'
+import { STAGE_BADGE_LOOKS, STAGE_BADGE_MARKS, STAGE_BADGE_WORDS } from './knots'
 
 /** The nine stages of a wall on one line, small: how each stands. */
 const { stages } = defineProps<{ stages: Partial<Record<Stage, StageState>> }>()
 const said = computed(() =>
-  STAGES.map(stage => `${stage}: ${stages[stage] ? KNOT_WORDS[stages[stage]] : 'not known'}`).join(', '),
+  STAGES.map(stage => `${stage}: ${stages[stage] ? STAGE_BADGE_WORDS[stages[stage]] : 'not known'}`).join(', '),
 )
 </script>
 
@@ -17,8 +17,8 @@ const said = computed(() =>
       v-for="stage in STAGES"
       :key="stage"
       class="relative grid size-[17px] place-items-center rounded-full border-2 text-[10px] font-bold leading-none"
-      :class="stages[stage] ? KNOT_LOOKS[stages[stage]] : 'border-edge border-dotted bg-paper'"
+      :class="stages[stage] ? STAGE_BADGE_LOOKS[stages[stage]] : 'border-edge border-dotted bg-paper'"
       aria-hidden="true"
-    >{{ stages[stage] ? KNOT_MARKS[stages[stage]] : '?' }}</span>
+    >{{ stages[stage] ? STAGE_BADGE_MARKS[stages[stage]] : '?' }}</span>
   </span>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CloudCheck, CloudDownload, Redo2, Undo2 } from 'lucide-vue-next'
-import type { SaveState } from '~/sync/useWallSync'
+import type { SaveState } from '~/sync/savingState'
 
 /** What is saved, what can be undone, which unit is read, and the keys that are near. */
 const { state, reason, count } = defineProps<{ state: SaveState, reason?: string, count: number }>()

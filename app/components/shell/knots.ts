@@ -1,7 +1,7 @@
 import type { StageState } from '~~/core/plan/stageStates'
 
 /** What a stage's state is called. */
-export const KNOT_WORDS: Record<StageState, string> = {
+export const STAGE_BADGE_WORDS: Record<StageState, string> = {
   'stop': 'stop',
   'caution': 'caution',
   'settled': 'complete',
@@ -11,7 +11,7 @@ export const KNOT_WORDS: Record<StageState, string> = {
 }
 
 /** How a stage's state is drawn as a knot: by its mark and by its colour. */
-export const KNOT_MARKS: Record<StageState, string> = {
+export const STAGE_BADGE_MARKS: Record<StageState, string> = {
   'stop': '✕',
   'caution': '!',
   'settled': '✓',
@@ -19,7 +19,7 @@ export const KNOT_MARKS: Record<StageState, string> = {
   'waits': '…',
   'not started': '',
 }
-export const KNOT_LOOKS: Record<StageState, string> = {
+export const STAGE_BADGE_LOOKS: Record<StageState, string> = {
   'stop': 'bg-stop text-paper border-stop',
   'caution': 'bg-caution-wash text-caution border-caution',
   'settled': 'bg-good text-paper border-good',

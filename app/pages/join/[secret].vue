@@ -4,7 +4,7 @@ import { ROLE_WORDS, type StaffRole } from '~~/core/people'
 /** Coming in by a link: for the first time, or with a new password. */
 const secret = useRoute().params.secret as string
 const path = `/invitations/${encodeURIComponent(secret)}`
-const { fault, faults, busy, enter } = useDoor()
+const { fault, faults, busy, enter } = useAuthForm()
 const invitation = ref<{ kind: 'join' | 'reset', name: string, address: string, role: StaffRole, firm: string }>()
 const failed = ref('')
 const form = reactive({ name: '', password: '' })

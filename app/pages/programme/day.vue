@@ -2,7 +2,7 @@
 import { weekdayText } from '~~/core/dates'
 import { Printer } from 'lucide-vue-next'
 import { dayAfter, KINDS, localTime, minuteOf, type WorkKind } from '~~/core/programme'
-import { pickList } from '~~/core/programme/pick'
+import { pickList } from '~~/core/programme/stock/pick'
 import { timeAt } from '~/components/programme/when'
 import { siteFileAddress } from '~/utils/siteFiles'
 

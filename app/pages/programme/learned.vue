@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { withPlanned } from '~~/core/programme'
-import { learnedFrom } from '~~/core/programme/learned'
+import { learnedFrom } from '~~/core/programme/lessons/learned'
 
 /** What the firm learns from its own logs, with the number of cases beside every figure. */
 const store = useProgrammeStore()

@@ -2,7 +2,7 @@
 import Papa from 'papaparse'
 import { CSV_OUT } from '~~/core/csv'
 import { KINDS, type ModelKind } from '~~/core/catalogue'
-import type { StockLine } from '~~/core/programme/stock'
+import type { StockLine } from '~~/core/programme/stock/stock'
 
 /** What the next visits need against what store and vans hold; what is short, and what to order. */
 interface Line extends StockLine { name: string, pack?: number }

@@ -1,5 +1,5 @@
 import type { Wall } from '../../job'
-import type { Load } from '../draw'
+import type { Load } from '../circuits/draw'
 
 const STAGE = { stage: 'wire' } as const
 export const about = (wall: Wall) => ({ ...STAGE, subject: { kind: 'wall', id: wall.id } } as const)

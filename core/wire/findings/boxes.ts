@@ -1,7 +1,7 @@
 import type { Finding } from '../../finding'
 import { itemName } from '../../job'
 import { words, type Text } from '../../units'
-import type { BoxPlan } from '../boxes'
+import type { BoxPlan } from '../boxes/boxes'
 import type { Wiring } from '../wiring'
 import { aboutBox, some } from './about'
 

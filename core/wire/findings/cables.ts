@@ -2,7 +2,7 @@ import { saidOf } from '../../findings/said'
 import type { Finding } from '../../finding'
 import type { Wall } from '../../job'
 import { words, type Text } from '../../units'
-import type { CablePlan } from '../cables'
+import type { CablePlan } from '../cables/cables'
 import type { Wiring } from '../wiring'
 import { about, aboutBox, aboutScreen, some } from './about'
 

@@ -1,7 +1,7 @@
 import type { Finding } from '../../finding'
 import { itemName, type Wall } from '../../job'
 import { quantity, words } from '../../units'
-import { CONTINUOUS } from '../draw'
+import { CONTINUOUS } from '../circuits/draw'
 import { isFeed, isGone, nameOfSource } from '../sources'
 import type { Wiring } from '../wiring'
 import { about, labels } from './about'

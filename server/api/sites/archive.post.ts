@@ -1,4 +1,4 @@
-import { bringInArchive } from '../../archive/bringIn'
+import { importArchive } from '../../archive/importArchive'
 import { author, database, firmOf } from '../../accounts/access'
 import { folderOfFirm } from '../../accounts/open'
 import { now } from '../../utils/now'
@@ -8,7 +8,7 @@ export default defineEventHandler(async (event) => {
   const { copy } = getQuery(event)
   const by = { by: author(event), at: now() }
   const folder = folderOfFirm(firmOf(event))
-  const brought = await bringInArchive(database(event), folder, event.node.req, copy !== undefined, by)
+  const brought = await importArchive(database(event), folder, event.node.req, copy !== undefined, by)
   setResponseStatus(event, 201)
   return brought
 })

@@ -1,5 +1,5 @@
 import type { ModelKind } from '../../../core/catalogue'
-import { stockLines } from '../../../core/programme/stock'
+import { stockLines } from '../../../core/programme/stock/stock'
 import { database } from '../../accounts/access'
 import { publishedBetween, readProgramme } from '../../repositories/programme'
 import { stockByPlace } from '../../repositories/stock'

@@ -2,7 +2,7 @@ import { may } from '../../../../../../core/people'
 import { database, firmOf, signedIn } from '../../../../../accounts/access'
 import { accounts } from '../../../../../accounts/open'
 import { openSession } from '../../../../../accounts/sessions'
-import { hearWall } from '../../../../../events/hub'
+import { subscribeToWall } from '../../../../../events/hub'
 import { apiError } from '../../../../../utils/apiError'
 import { readWall } from '../../../../../repositories/walls'
 import { timeNow, unseenFor } from '../../../../../utils/clock'
@@ -47,7 +47,7 @@ export default defineEventHandler((event) => {
   }
   const tell = (name: string, data: string) => void (still() ? stream.push({ event: name, data }) : stream.close())
   const beat = setInterval(() => tell('beat', ''), BEAT)
-  const end = hearWall(firmOf(event).id, site, wall, ({ kind, data }) => tell(kind, data), () => void stream.close())
+  const end = subscribeToWall(firmOf(event).id, site, wall, ({ kind, data }) => tell(kind, data), () => void stream.close())
   stream.onClosed(() => {
     clearInterval(beat)
     leave()

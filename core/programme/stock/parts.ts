@@ -1,0 +1,75 @@
+import type { ModelKind } from '../../catalogue'
+import { stepName, type RunStepKind } from '../../log'
+import { mountModels } from '../../mount'
+import type { WorkloadOf } from '../tasks/workload'
+
+/** So many of a model of the catalogue. */
+export interface Part { kind: ModelKind, model: string, count: number }
+/** Parts that went into a wall, when and by whom. */
+export interface Used extends Part { at: string, by: string, person?: string }
+
+const keyOf = ({ kind, model }: Pick<Part, 'kind' | 'model'>) => `${kind}/${model}`
+
+/** Parts of one model together. */
+export function together<Of extends Part>(parts: Of[], beside: (part: Of) => string = () => ''): Of[] {
+  const sums = new Map<string, Of>()
+  for (const part of parts) {
+    const key = `${keyOf(part)} ${beside(part)}`
+    sums.set(key, { ...part, count: (sums.get(key)?.count ?? 0) + part.count })
+  }
+  return [...sums.values()]
+}
+
+/**
+ * What of the firm's catalogue a wall still needs, by its plan, and what went into it already, by its log: a fastener
+ * by
+ * the hole that was made for it, a mount once its plates are set, a display once it hangs, boxes and cables once they
+ * are in.
+ */
+export function partsOf({ wall, plan, built, catalogue, log }: WorkloadOf): { needed: Part[], used: Used[] } {
+  const steps = new Map(built.steps.filter(({ done }) => done).map(each => [each.step, each]))
+  const personOf = new Map(log.map(({ by, person }) => [by, person]))
+  const placed = plan.arrays.flatMap(({ id, positions }) => {
+    const array = wall.arrays.find(each => each.id === id)
+    return array ? positions.map(position => ({ position, array })) : []
+  })
+  const [needed, used]: [Part[], Used[]] = [[], []]
+  const one = (part: Part, by?: { at: string, by: string }) =>
+    by
+      ? used.push({
+          ...part,
+          at: by.at,
+          by: by.by,
+          ...(personOf.get(by.by) !== undefined && { person: personOf.get(by.by)! }),
+        })
+      : needed.push(part)
+  const doneOf = (kind: RunStepKind, id: string) => steps.get(stepName({ kind, id }))
+  const hung = new Map(log.flatMap(entry => entry.kind === 'hung' ? [[entry.screen, entry] as const] : []))
+  for (const { position, array } of placed) {
+    for (const hole of position.holes ?? []) {
+      const made
+        = hole.made === 'hit' ? built.holes.find(({ hole: id, result }) => id === hole.id && result === 'hit') : undefined
+      if (hole.fastener !== undefined) one({ kind: 'fastener', model: hole.fastener, count: 1 }, made)
+    }
+    const mount = mountModels(array, catalogue)(position)
+    if (mount)
+      one(
+        { kind: 'mount', model: mount.id, count: 1 },
+        doneOf('plates', array.id) ?? (built.hung.includes(position.id) ? hung.get(position.id) : undefined),
+      )
+    one(
+      { kind: 'display', model: position.model, count: 1 },
+      built.hung.includes(position.id) ? hung.get(position.id) : undefined,
+    )
+  }
+  const isIn = built.hung.length >= placed.length && placed.length > 0 ? hung.get(built.hung.at(-1)!) : undefined
+  for (const box of plan.wiring.boxes)
+    if (box.held) one({ kind: 'box', model: box.model, count: 1 }, doneOf('cable', 'boxes') ?? isIn)
+  for (const { model, taken, route } of plan.wiring.cables)
+    if (model && taken !== undefined)
+      one(
+        { kind: 'cable', model: model.id, count: 1 },
+        (route === undefined ? undefined : doneOf('cable', route)) ?? isIn,
+      )
+  return { needed: together(needed), used: together(used, ({ at, by }) => `${at.slice(0, 10)} ${by}`) }
+}

@@ -1,0 +1,314 @@
+import type { Point } from '../../geometry'
+import { itemName, type CableModel, type Rules, type Source, type Wall } from '../../job'
+import { figure, words, type Figure, type Step } from '../../units'
+import { isSignal, type BoxPlan } from '../boxes/boxes'
+import { chooseCable, type Choice } from './choose'
+import { carriesOf, type Link } from './ports'
+import type { RoutePlan } from '../routes/routes'
+import type { Screen } from '../screens'
+import { reachTo, slackOf } from './slack'
+import { nameOfSource, placeOf } from '../sources'
+
+/** A cable from one end to the other. */
+export interface CablePlan {
+  id: string
+  kind: string
+  /** The route that it runs in; absent behind displays and on the face. */
+  route?: string
+  /** What its ends are plugged into. */
+  from: string
+  to: string
+  port?: number
+  screen: string
+  /** How long it has to be, with its working: the way, tails at both ends, slack of the pull-out. */
+  needed: Figure
+  slack: number
+  /** What is not known of its way, so that no length can be taken. */
+  unknown?: string
+  model?: CableModel
+  /** The stocked length that is taken, and what is left of it, mm. */
+  taken?: number
+  offcut?: number
+  choice: Choice
+}
+
+/** Free at the ends, mm: in a box (NEC 300.14), at a panel or rack, at a source on the wall, at a screen's socket. */
+export const TAILS = { box: 150, panel: 500, source: 300, screen: 200 }
+/** A cable whose model is not known yet is taken to be so thick, mm. */
+const USUAL = 8
+
+const along = (a: Point, b: Point) => Math.abs(a.x - b.x) + Math.abs(a.y - b.y)
+const isAlike = (a: Screen, b: Screen) => a.model === b.model && a.orientation === b.orientation
+
+interface Part { label: string, value: number }
+/** The sum of a cable's parts; those that are 0 are left out. */
+function sumOf(parts: Part[]): Figure {
+  const told = parts.filter(({ value }) => value > 0)
+  const total = told.reduce((sum, { value }) => sum + value, 0)
+  const expression = told.reduce<Step['expression']>(
+    (text, { label, value }, n) => (n === 0 ? words`${label} ${value}` : words`${text} + ${label} ${value}`),
+    [],
+  )
+  return figure([
+    { label: 'Required length', expression, value: total, unit: 'mm', source: 'free ends in a box: NEC 300.14' },
+  ])
+}
+
+/** A cable before it is chosen: what its length consists of, given the slack of the screens that it moves with. */
+interface Given extends Pick<CablePlan, 'id' | 'kind' | 'from' | 'to' | 'port' | 'screen' | 'unknown'> {
+  parts: (slack: number) => Part[]
+  moves?: Screen[]
+  route?: RoutePlan
+  byHand?: string
+  amps?: number
+  instead?: string
+}
+
+/** What cables are calculated from. */
+export interface Wired {
+  wall: Wall
+  screens: Map<string, Screen>
+  boxes: BoxPlan[]
+  routes: RoutePlan[]
+  links: Link[]
+  feeds: Map<string, Source>
+  catalogue: CableModel[]
+  rules: Rules
+}
+
+const byHand = (model: string | undefined) => model === undefined ? {} : { byHand: model }
+
+/** What runs beyond the wall to a source that is not on it. */
+const beyond = (source: Source, wall: Wall): Part[] =>
+  placeOf(source, wall) ? [] : [{ label: 'beyond the wall', value: source.away ?? 0 }]
+
+const beyondUnknown = (source: Source, wall: Wall) =>
+  !placeOf(source, wall) && source.away === undefined
+    ? `the distance from ${nameOfSource(source)} to where its cable enters`
+    : undefined
+
+const feedOf = ({ for: screens }: BoxPlan, { feeds }: Wired) =>
+  screens.map(id => feeds.get(id)).find(found => found !== undefined)
+
+const routeTo = (box: BoxPlan, { routes }: Wired, from?: string) =>
+  routes.find(route => route.to === box.id && (from === undefined || route.from === from))
+
+/** The power cable in the wall to a box: from its source, or from the lower box of a kit. */
+function powerTo(box: BoxPlan, wired: Wired): Given[] {
+  const { wall, boxes } = wired
+  const route = routeTo(box, wired)
+  if (!route || isSignal(box.kind)) return []
+  const source = feedOf(box, wired)
+  const lower = boxes.find(({ id }) => id === route.from)
+  const unknown = lower || !source ? undefined : beyondUnknown(source, wall)
+  return [{
+    id: `power-${box.id}`,
+    kind: 'power',
+    route,
+    from: lower ? `box ${itemName(lower)}` : nameOfSource(source!),
+    to: `box ${itemName(box)}`,
+    screen: box.for[0]!,
+    ...byHand(box.cable ?? source?.cable),
+    ...(unknown !== undefined && { unknown }),
+    ...(source?.amps !== undefined && { amps: source.amps }),
+    parts: () => [
+      { label: 'route', value: route.length },
+      ...(lower || !source ? [] : beyond(source, wall)),
+      { label: 'free length in the box', value: TAILS.box },
+      {
+        label: 'free length at the start',
+        value: lower ? TAILS.box : placeOf(source!, wall) ? TAILS.source : TAILS.panel,
+      },
+    ],
+  }]
+}
+
+const PLUGGED_IN: string[] = ['power', 'kit-upper', 'floor'] satisfies BoxPlan['kind'][]
+
+/** The cords from a box to the screens that are plugged into it. */
+function cordsFrom(box: BoxPlan, { screens, feeds }: Wired): Given[] {
+  if (!PLUGGED_IN.includes(box.kind)) return []
+  return box.for.flatMap(id => screens.get(id) ?? []).map(screen => ({
+    id: `cord-${screen.id}`,
+    kind: 'cord',
+    from: `box ${itemName(box)}`,
+    to: screen.label,
+    screen: screen.id,
+    moves: [screen],
+    ...byHand(feeds.get(screen.id)?.cord),
+    parts: slack => [
+      { label: 'box to farthest socket', value: reachTo(screen, box) },
+      { label: 'pull-out slack', value: slack },
+      { label: 'at the socket', value: TAILS.screen },
+    ],
+  }))
+}
+
+/** The cord from an outlet on the wall to the lower box of a kit. */
+function feedTo(box: BoxPlan, wired: Wired): Given[] {
+  if (box.kind !== 'kit-lower') return []
+  const source = feedOf(box, wired)
+  const at = source && placeOf(source, wired.wall)
+  return [{
+    id: `feed-${box.id}`,
+    kind: 'cord',
+    from: source ? nameOfSource(source) : 'an outlet',
+    to: `box ${itemName(box)}`,
+    screen: box.for[0]!,
+    ...byHand(source?.cord),
+    ...(!at && { unknown: 'the position of the outlet that feeds it' }),
+    parts: () => [
+      { label: 'along the wall face', value: at ? along(at, box) : 0 },
+      { label: 'at both ends', value: 2 * TAILS.screen },
+    ],
+  }]
+}
+
+/** The cords of screens that are plugged into an outlet which is there, where the house rules have it so. */
+function cordsToOutlets({ wall, screens, boxes, feeds, rules }: Wired): Given[] {
+  if (rules.power !== 'outlet') return []
+  const isBoxed = ({ id }: Screen) => boxes.some(box => !isSignal(box.kind) && box.for.includes(id))
+  return [...screens.values()].flatMap((screen): Given[] => {
+    const source = feeds.get(screen.id)
+    if (source?.kind !== 'outlet' || isBoxed(screen)) return []
+    const at = placeOf(source, wall)
+    return [{
+      id: `cord-${screen.id}`,
+      kind: 'cord',
+      from: nameOfSource(source),
+      to: screen.label,
+      screen: screen.id,
+      moves: [screen],
+      ...(!at && { unknown: `the position of ${nameOfSource(source)} on the wall` }),
+      ...byHand(source.cord),
+      parts: slack => [
+        { label: 'along the wall face to the farthest socket', value: at ? reachTo(screen, at) : 0 },
+        { label: 'pull-out slack', value: slack },
+        { label: 'at both ends', value: TAILS.screen + TAILS.source },
+      ],
+    }]
+  })
+}
+
+const middleOf = ({ outer }: Screen): Point => ({ x: outer.x + outer.width / 2, y: outer.y + outer.height / 2 })
+
+/** The lead of a daisy chain from one screen to the next. */
+function leadBetween({ id, kind, source }: Link, before: Screen, screen: Screen, { catalogue }: Wired): Given {
+  const between = along(middleOf(before), middleOf(screen))
+  const uneven = isAlike(before, screen)
+    ? 0
+    : [before, screen].reduce((sum, { outer }) => sum + outer.width / 2 + outer.height / 2, 0)
+  return {
+    id,
+    kind,
+    from: before.label,
+    to: screen.label,
+    screen: screen.id,
+    moves: [screen, before],
+    // Where no lead made for chains is long enough, what the source is plugged in with does.
+    instead: carriesOf(source, catalogue),
+    parts: slack => [
+      { label: 'socket to socket', value: between + uneven },
+      { label: 'slack of both pull-outs', value: slack },
+      { label: 'at both sockets', value: 2 * TAILS.screen },
+    ],
+  }
+}
+
+/** The signal cable from a source to a screen: through the wall where it has a route, otherwise on its face. */
+function signalTo(screen: Screen, { id, kind, source, port }: Link, wired: Wired): Given {
+  const { wall, boxes } = wired
+  const box = boxes.find(each => isSignal(each.kind) && each.held && each.for.includes(screen.id))
+  const route = box && routeTo(box, wired, source.id)
+  const at = placeOf(source, wall)
+  const missing = box ? 'its route through the wall' : 'the point where it comes out behind the display'
+  const unknown = beyondUnknown(source, wall) ?? (route || at ? undefined : missing)
+  const way: Part[] = route
+    ? [
+        { label: 'route', value: route.length },
+        ...beyond(source, wall),
+        { label: 'pass-through to farthest socket', value: reachTo(screen, box!) },
+      ]
+    : [
+        { label: 'along the wall face to the farthest socket', value: at ? reachTo(screen, at) : 0 },
+        ...beyond(source, wall),
+      ]
+  return {
+    id,
+    kind,
+    ...(route && { route }),
+    from: nameOfSource(source),
+    to: screen.label,
+    port,
+    screen: screen.id,
+    moves: [screen],
+    ...byHand(box?.cable),
+    ...(unknown !== undefined && { unknown }),
+    parts: slack => [
+      ...way,
+      { label: 'pull-out slack', value: slack },
+      { label: 'at both ends', value: TAILS.screen + (at ? TAILS.source : TAILS.panel) },
+    ],
+  }
+}
+
+/** The cable of a link: from screen to screen of a daisy chain, or from a source. */
+function linkCable(link: Link, wired: Wired): Given[] {
+  const screen = wired.screens.get(link.to)
+  if (!screen) return []
+  const before = link.from === undefined ? undefined : wired.screens.get(link.from)
+  return [before ? leadBetween(link, before, screen, wired) : signalTo(screen, link, wired)]
+}
+
+const isInAir = (route: RoutePlan | undefined, wall: Wall) =>
+  route?.legs.some(
+    ({ method, to, from }) =>
+      (method === 'void' || method === 'bored plate')
+      && wall.void?.[Math.max(to.y, from.y) > 0 ? 'above' : 'below'] === 'plenum',
+  ) ?? false
+
+/** Chooses the cable of each that is given, by kind, way and current. */
+function choosing({ wall, catalogue }: Wired): (given: Given) => CablePlan {
+  /** The diameter of the thickest cable of a kind, while none is chosen: its bend is the widest. */
+  const thickness = (kind: string) =>
+    Math.max(0, ...catalogue.filter(cable => cable.kind === kind && !cable.retired).map(({ diameter }) => diameter))
+    || USUAL
+  return ({ parts, moves = [], route, byHand, amps, instead, ...rest }) => {
+    const slackAt = (diameter: number) => moves.reduce((sum, screen) => sum + slackOf(screen, diameter).value, 0)
+    const sumAt = (diameter: number) => sumOf(parts(slackAt(diameter)))
+    const needed = ({ diameter }: CableModel) => sumAt(diameter).value
+    const inWall = route !== undefined && route.way !== 'surface'
+    const choose = (kind: string) =>
+      chooseCable(
+        { kind, needed, inWall, plenum: isInAir(route, wall), ...(amps !== undefined && { amps }) },
+        catalogue,
+        catalogue.find(({ id }) => id === byHand),
+      )
+    const [first, other] = [choose(rest.kind), instead === undefined ? undefined : choose(instead)]
+    const choice = first.fault && other && !other.fault ? other : first
+    const diameter = (choice.model ?? choice.judged)?.diameter ?? thickness(rest.kind)
+    const known = rest.unknown === undefined
+    return {
+      ...rest,
+      needed: sumAt(diameter),
+      slack: slackAt(diameter),
+      choice,
+      ...(route && { route: route.id }),
+      ...(choice.model && { model: choice.model }),
+      ...(known && choice.taken !== undefined && { taken: choice.taken, offcut: choice.taken - needed(choice.model!) }),
+    }
+  }
+}
+
+/**
+ * Every cable of a wall: to the boxes, from them to the screens, from players and data plates, and from screen to
+ * screen.
+ */
+export function cablesOf(wired: Wired): CablePlan[] {
+  const given = [
+    ...wired.boxes.flatMap(box => [...powerTo(box, wired), ...cordsFrom(box, wired), ...feedTo(box, wired)]),
+    ...cordsToOutlets(wired),
+    ...wired.links.flatMap(link => linkCable(link, wired)),
+  ]
+  return given.map(choosing(wired))
+}

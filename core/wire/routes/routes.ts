@@ -1,0 +1,361 @@
+import type { Point, Rect } from '../../geometry'
+import type { Rules, Source, Wall } from '../../job'
+import { isFramed } from '../../survey'
+import { figure, quantity, words, type Figure, type Text } from '../../units'
+import type { BoxPlan } from '../boxes/boxes'
+import { isOutside } from '../boxes/fit'
+import { LEG_NAMES } from './legNames'
+import { inSight, onTheFace } from './raceway'
+import { placeOf } from '../sources'
+import {
+  isOpen, legsThrough, MINUTES, placeBeyond, placeIn, placesTo, reachedFrom, SIDES, type Leg, type Method,
+  type Reached, type VoidSide, type Ways,
+} from './ways'
+
+/** The way of a bundle of cables through a wall, from where it comes in or begins to a box. */
+export interface RoutePlan {
+  id: string
+  from: string
+  to: string
+  kind: 'power' | 'signal'
+  way: 'above' | 'below' | 'bay' | 'surface'
+  /** Where it goes, from its beginning on; each place with how it is reached. */
+  path: { x: number, y: number, method: Method }[]
+  legs: Leg[]
+  /** Along the wall; what runs to a panel or rack elsewhere is not in it. */
+  length: number
+  /** Of that, on the face and not behind a display. */
+  seen: number
+  minutes: number
+  openings: Rect[]
+  seals: number
+  patches: number
+  /** Steel plates that keep screws from it. */
+  guards: number
+  /** What is bored for it, mm. */
+  hole: number
+  /** People for the pull. */
+  people: number
+  /** Bays through which it goes up or down, by index. */
+  bays: number[]
+  /** What the other way in would take, where there is one. */
+  otherwise?: { way: VoidSide, minutes: number, openings: number, seals: number, patches: number }
+}
+
+/** A box that nothing leads to, and why. */
+export interface NoWay { box: string, why: Text }
+
+/** What a route is asked for: its id, its box, where it comes from, and what its bundle wants to have bored. */
+export interface Wanted {
+  id: string
+  box: BoxPlan
+  kind: RoutePlan['kind']
+  source: Source | undefined
+  lower?: BoxPlan
+  hole: number
+}
+
+/** A pull over this, or with so many bends, takes two people, mm. */
+const LONG = 6_000
+const BENDS = 2
+
+const lengthOf = ({ from, to }: Leg) => Math.abs(to.x - from.x) + Math.abs(to.y - from.y)
+const isUp = ({ from, to }: Leg) => Math.abs(to.y - from.y) > 1e-6
+const ALONE = new Set<Method>(['bored plate', 'through the wall', 'opening at blocking'])
+const LINES = new Set<Method>(['drops', 'weighted line', 'rod'])
+
+/** Legs that go on as they went become one. */
+function joined(legs: Leg[]): Leg[] {
+  const out: Leg[] = []
+  for (const leg of legs) {
+    const last = out.at(-1)
+    // A line that runs on until it is stopped is one leg with what stops it; past that a new one begins.
+    const goesOn
+      = last
+        && isUp(last) === isUp(leg)
+        && (last.method === leg.method || (leg.method === 'opening at blocking' && LINES.has(last.method)))
+    if (last && goesOn && !ALONE.has(last.method)) {
+      out[out.length - 1] = {
+        ...last,
+        method: leg.method,
+        to: leg.to,
+        minutes: last.minutes + leg.minutes,
+        openings: [...last.openings, ...leg.openings],
+        seals: last.seals + leg.seals,
+        patches: last.patches + leg.patches,
+        bores: [...last.bores, ...leg.bores],
+        guards: last.guards + leg.guards,
+        past: [...new Set([...last.past, ...leg.past])],
+        doubts: [...last.doubts, ...leg.doubts],
+      }
+    }
+    else out.push(leg)
+  }
+  return out.filter(leg => lengthOf(leg) > 1e-6 || ALONE.has(leg.method))
+}
+
+const sum = (legs: Leg[], of: (leg: Leg) => number) => legs.reduce((total, leg) => total + of(leg), 0)
+
+function routeOf(
+  { id, box, kind, source, lower, hole }: Wanted,
+  way: RoutePlan['way'],
+  given: Leg[],
+  bays: number[],
+  cases: Rect[],
+): RoutePlan {
+  const legs = joined(given)
+  const length = sum(legs, lengthOf)
+  const bends = legs.slice(1).filter((leg, n) => isUp(leg) !== isUp(legs[n]!)).length
+  return {
+    id,
+    from: lower?.id ?? source!.id,
+    to: box.id,
+    kind,
+    way,
+    legs,
+    length,
+    hole,
+    bays,
+    seen: way === 'surface' ? sum(legs, leg => inSight(leg, cases)) : 0,
+    path:
+      legs.length === 0
+        ? []
+        : [{ ...legs[0]!.from, method: legs[0]!.method }, ...legs.map(leg => ({ ...leg.to, method: leg.method }))],
+    minutes: MINUTES.enter + sum(legs, ({ minutes }) => minutes),
+    openings: legs.flatMap(({ openings }) => openings),
+    seals: sum(legs, ({ seals }) => seals),
+    patches: sum(legs, ({ patches }) => patches),
+    guards: sum(legs, ({ guards }) => guards),
+    people: length > LONG || bends >= BENDS ? 2 : 1,
+  }
+}
+
+const bayAt = ({ bays }: Ways, x: number): number =>
+  bays.findIndex(({ from, to }) => x >= from - 1e-6 && x <= to + 1e-6)
+/** The bay at a place, or the nearest to it where a member stands there. */
+function bayNear(ways: Ways, x: number): number {
+  const at = bayAt(ways, x)
+  if (at >= 0) return at
+  const off = ways.bays.map(({ from, to }) => Math.max(from - x, x - to))
+  return off.indexOf(Math.min(...off))
+}
+const middleOf = ({ from, to }: { from: number, to: number }) => (from + to) / 2
+
+/**
+ * Which bays some places lie in, where two that follow each other are in the same one: a line goes up or down there.
+ */
+function bayList({ bays, levels }: Ways, places: number[]): number[] {
+  const bayOf = (place: number) => place < bays.length * levels.length ? Math.floor(place / levels.length) : -1
+  return [
+    ...new Set(
+      places
+        .slice(1)
+        .flatMap((place, n) => (bayOf(place) >= 0 && bayOf(place) === bayOf(places[n]!) ? [bayOf(place)] : [])),
+    ),
+  ]
+}
+
+/** What is reached from where, remembered, as all boxes that are fed from one place ask the same. */
+type Reaching = (starts: number[], hole: number, avoid: ReadonlySet<number>) => Reached
+function reaching(ways: Ways): Reaching {
+  const known = new Map<string, Reached>()
+  return (starts, hole, avoid) => {
+    const key = `${starts[0]}/${starts.length} ${hole} ${[...avoid].join()}`
+    const reached = known.get(key) ?? reachedFrom(ways, starts, hole, avoid)
+    known.set(key, reached)
+    return reached
+  }
+}
+
+/**
+ * Where a bundle begins: at its lower box or its source, or, where that is elsewhere, anywhere in what is open above or
+ * below.
+ */
+interface Beginning { starts: number[], at?: Point, side?: VoidSide }
+function beginnings(ways: Ways, { lower, source }: Wanted): Beginning[] {
+  const { wall, bays } = ways
+  const at = lower ?? (source && placeOf(source, wall))
+  if (at) return [{ starts: [placeIn(ways, bayNear(ways, at.x), Math.min(Math.max(at.y, 0), wall.height))], at }]
+  return SIDES.filter(side => isOpen(wall, side)).map(side => ({
+    side,
+    starts: bays.map((_, n) => placeBeyond(ways, side, n)),
+  }))
+}
+
+/** The side that the house rule names first, and then the quickest. */
+const inOrder = <Way extends { side?: VoidSide, minutes: number }>(
+  found: Way[],
+  { cableEntry = 'cheaper' }: Rules,
+): Way[] => found.sort((a, b) => Number(b.side === cableEntry) - Number(a.side === cableEntry) || a.minutes - b.minutes)
+
+/**
+ * The minutes of the ways to some boxes of a framed wall, all together, without the ways themselves.
+ *
+ * @param powered bays in which power lies, that signal keeps out of
+ */
+export function minutesOf(ways: Ways, wanted: Wanted[], powered: ReadonlySet<number>, rules: Rules): number {
+  const reach = reaching(ways)
+  return wanted.reduce((sum, each) => {
+    const bay = bayNear(ways, each.box.x)
+    const avoid = each.kind === 'signal' ? without(powered, bay) : NONE
+    const [first] = inOrder(
+      beginnings(ways, each)
+        .map(({ starts, side }) => ({
+          side,
+          minutes: reach(starts, each.hole, avoid).minutes[placeIn(ways, bay, each.box.y)]!,
+        }))
+        .filter(({ minutes }) => minutes < Infinity),
+      rules,
+    )
+    return sum + (first ? MINUTES.enter + first.minutes : 0)
+  }, 0)
+}
+const NONE: ReadonlySet<number> = new Set()
+
+/**
+ * A line that begins in the bay of its box, beside it, slants over to it: what that takes more of cable is not lost.
+ */
+function begunAt(start: Point | undefined, box: Point, legs: Leg[]): Leg[] {
+  const [first, ...rest] = legs
+  if (!start) return legs
+  if (first)
+    return Math.abs(first.from.x - start.x) > 1e-6 && isUp(first)
+      ? [{ ...first, from: { ...first.from, x: start.x } }, ...rest]
+      : legs
+  return Math.abs(start.x - box.x) > 1e-6
+    ? [{
+        from: { x: start.x, y: start.y },
+        to: { x: box.x, y: box.y },
+        method: 'rod',
+        minutes: 0,
+        openings: [],
+        seals: 0,
+        patches: 0,
+        bores: [],
+        guards: 0,
+        past: [],
+        doubts: [],
+      }]
+    : legs
+}
+
+/** The heights at which routes to some boxes begin, end or may cross. */
+export const heightsOf = (wanted: Wanted[], wall: Wall): number[] => wanted.flatMap(({ box, source, lower }) => {
+  const start = lower ?? (source && placeOf(source, wall))
+  return [box.y, ...start ? [start.y] : []]
+})
+
+/** The other bays that a way must keep out of: those of the other kind, but for the one that its own box is in. */
+const without = (avoid: ReadonlySet<number>, bay: number): ReadonlySet<number> =>
+  avoid.has(bay) ? new Set([...avoid].filter(other => other !== bay)) : avoid
+
+/**
+ * The ways of power and of signal to the boxes of a wall: to a kit's upper box from its lower one, to a power box from
+ * its circuit, to a pass-through from its player, through bays, across studs and through the voids, whichever takes
+ * least time; on a solid wall in a raceway. Power goes first; signal keeps out of the bays in which it lies.
+ *
+ * @param apart whether signal has bays of its own
+ */
+export function routesOf(
+  ways: Ways,
+  wanted: Wanted[],
+  cases: Rect[],
+  apart: boolean,
+  rules: Rules,
+): { routes: RoutePlan[], noWay: NoWay[] } {
+  const { wall, bays } = ways
+  const reach = reaching(ways)
+  const routes: RoutePlan[] = []
+  const noWay: NoWay[] = []
+  const powered = new Set<number>()
+
+  /** The way to a box; the line lies in the box's bay at the box, in the source's at the source. */
+  function inWall(each: Wanted, avoid: ReadonlySet<number>): RoutePlan | undefined {
+    const bay = bayNear(ways, each.box.x)
+    const goal = placeIn(ways, bay, each.box.y)
+    const found = inOrder(
+      beginnings(ways, each)
+        .map(({ starts, ...rest }) => ({ ...rest, reached: reach(starts, each.hole, avoid) }))
+        .map(way => ({ ...way, minutes: way.reached.minutes[goal]! }))
+        .filter(({ minutes }) => minutes < Infinity),
+      rules,
+    )
+    const routeBy = ({ reached, at, side }: (typeof found)[number]) => {
+      const places = placesTo(reached, goal)
+      const begins = at && bayNear(ways, at.x)
+      const legs = begunAt(
+        at,
+        each.box,
+        legsThrough(ways, places, each.hole, n => (n === bay ? each.box.x : n === begins ? at!.x : middleOf(bays[n]!))),
+      )
+      const inVoid = legs.find(({ method }) => method === 'void')
+      const route = routeOf(
+        each,
+        side ?? (inVoid ? (inVoid.to.y === 0 ? 'below' : 'above') : 'bay'),
+        legs,
+        bayList(ways, places),
+        cases,
+      )
+      // Outside, what is cut for the box is sealed too.
+      return { ...route, seals: route.seals + Number(isOutside(wall)) }
+    }
+    const [first, other] = found.map(routeBy)
+    return (
+      first && {
+        ...first,
+        ...(other && {
+          otherwise: {
+            way: other.way as VoidSide,
+            minutes: other.minutes,
+            openings: other.openings.length,
+            seals: other.seals,
+            patches: other.patches,
+          },
+        }),
+      }
+    )
+  }
+
+  for (const each of [...wanted].sort((a, b) => Number(a.kind === 'signal') - Number(b.kind === 'signal'))) {
+    const { box, source } = each
+    const surface = !isFramed(wall) || box.bay.every(side => side === undefined)
+    if (surface) {
+      const behind = source?.behind ? each.hole : undefined
+      routes.push(
+        routeOf(
+          each,
+          'surface',
+          onTheFace(box, each.lower ?? (source && placeOf(source, wall)), wall, behind),
+          [],
+          cases,
+        ),
+      )
+      continue
+    }
+    const avoid = without(each.kind === 'signal' && apart ? powered : new Set(), bayNear(ways, box.x))
+    // Where no way keeps out of them, the one that does not is told as what it is.
+    const route = inWall(each, avoid) ?? (avoid.size > 0 ? inWall(each, new Set()) : undefined)
+    if (route) routes.push(route)
+    else noWay.push({ box: box.id, why: whyNot(wall) })
+    if (each.kind === 'power') for (const bay of route?.bays ?? []) powered.add(bay)
+  }
+  return { routes, noWay }
+}
+
+const whyNot = (wall: Wall): Text => wall.void === undefined
+  ? words`it is not known whether cables can enter from above or below`
+  : words`no void is open above or below, and no stud on the way may be bored`
+
+/** How long a route takes, min, with what each leg of it does. */
+export const timeOf = ({ legs, minutes, way }: RoutePlan): Figure =>
+  figure([{
+    label: 'Time',
+    unit: 'min',
+    value: minutes,
+    expression: words`set-up ${quantity(MINUTES.enter, '')}${legs.reduce<Text>((text, leg) => words`${text} +
+      ${LEG_NAMES[leg.method].toLowerCase()} ${quantity(leg.minutes, '')}`, [])}`,
+    source:
+      way === 'surface'
+        ? 'default minutes: raceway per metre and per end'
+        : 'default minutes; likely blocking weighted by its probability',
+  }])

@@ -1,0 +1,335 @@
+import { overlaps, type Rect } from '../../geometry'
+import type { Wall } from '../../job'
+import type { Member } from '../../survey'
+import type { Bay } from '../bays'
+import { blockingIn, type Across } from '../blocking'
+import { guardPlates, mayBore } from './bore'
+import { Nearest } from './nearest'
+import { keptFrom, nameOfFeature } from '../boxes/obstacles'
+
+/** How a leg of a route is made. */
+export type Method
+  = | 'drops'
+    | 'weighted line'
+    | 'rod'
+    | 'opening at blocking'
+    | 'bored plate'
+    | 'across a stud'
+    | 'void'
+    | 'raceway'
+    | 'through the wall'
+
+/** A place that a route can pass. */
+export interface Stop { x: number, y: number }
+
+/** A way from one place to another: how, how long it takes, and what has to be opened, bored and closed for it. */
+export interface Leg {
+  from: Stop
+  to: Stop
+  method: Method
+  minutes: number
+  openings: Rect[]
+  seals: number
+  patches: number
+  /** Where timber is bored, and how wide, mm. */
+  bores: { x: number, y: number, diameter: number, through: 'plate' | 'stud' | 'blocking' }[]
+  /** Steel plates that keep screws from the cable. */
+  guards: number
+  /** What is passed in the bay: pipes, ducts, cables. */
+  past: string[]
+  /** Blocking that may be met, whose likelihood is in the minutes. */
+  doubts: Across[]
+}
+
+/** Minutes that things take, the firm's usual ones. */
+export const MINUTES = {
+  enter: 10,
+  dropPerMetre: 1,
+  linePerMetre: 4,
+  rodPerMetre: 3,
+  rodInsulatedPerMetre: 6,
+  opening: 42,
+  plate: 12,
+  stud: 40,
+  voidPerMetre: 1,
+  pipe: 8,
+  pipeAcross: 20,
+  racewayPerMetre: 6,
+  racewayEnd: 8,
+  throughWall: 35,
+}
+/** The opening cut at blocking or a stud, its piece kept to close it, mm. */
+const OPENING = { width: 150, height: 100 }
+/** Of two ways that take as long the one with fewer openings is taken. */
+const AN_OPENING = 1e-6
+/** What stands in a bay and can be passed, and what cannot. */
+const PASSED = new Set(['pipe', 'live-cable', 'cable-run', 'duct'])
+const THROUGH = new Set(['door', 'window', 'recess'])
+/** Beside a pipe a line wants so much, mm. */
+const BESIDE_PIPE = 60
+
+/** Whether an opening lies on the wall whole. */
+const isOn = ({ width, height }: Wall, opening: Rect): boolean =>
+  opening.x >= 0 && opening.y >= 0 && opening.x + opening.width <= width && opening.y + opening.height <= height
+
+/** The opening by which a stop is passed, round it. */
+export const openingAt = ({ x, y }: Stop): Rect => ({ x: x - OPENING.width / 2, y: y - OPENING.height / 2, ...OPENING })
+
+/**
+ * The stretch of a bay between two heights: how long a line takes down it and up it, a grain more for each opening, and
+ * what it meets.
+ */
+interface Step { down: number, up: number, opened: number, met: Across[], past: string[] }
+
+/** The wall seen through: its bays, the heights at which a route may begin, end or cross, and what each step takes. */
+export interface Ways {
+  wall: Wall
+  bays: Bay[]
+  levels: number[]
+  /** By bay, then by the level at their foot. */
+  steps: Step[][]
+  /** Between a bay and the next: the pieces to be bored, and for each level whether nothing stands before them. */
+  crossings: { pieces: Member[], plies: number, free: boolean[] }[]
+}
+
+function stepOf(wall: Wall, bay: Bay, across: Across[], y1: number, y2: number): Step {
+  const metres = (y2 - y1) / 1000
+  const here: Rect = { x: bay.from, y: y1, width: bay.to - bay.from, height: y2 - y1 }
+  const features = (wall.features ?? []).filter(feature => overlaps(feature, here))
+  if (features.some(({ kind }) => THROUGH.has(kind)))
+    return { down: Infinity, up: Infinity, opened: 0, met: [], past: [] }
+  const met = across.filter(({ y }) => y > y1 && y <= y2)
+  const passed = features.filter(({ kind }) => PASSED.has(kind))
+  const more
+    = met.reduce((sum, { likely }) => sum + likely * MINUTES.opening, 0)
+      + passed.reduce(
+        (sum, { x, width }) =>
+          sum + (Math.max(x - bay.from, bay.to - x - width) >= BESIDE_PIPE ? MINUTES.pipe : MINUTES.pipeAcross),
+        0,
+      )
+  return {
+    down: metres * (wall.insulation ? MINUTES.linePerMetre : MINUTES.dropPerMetre) + more,
+    up: metres * (wall.insulation ? MINUTES.rodInsulatedPerMetre : MINUTES.rodPerMetre) + more,
+    opened: AN_OPENING * met.filter(({ likely }) => likely === 1).length,
+    met, past: passed.map(nameOfFeature),
+  }
+}
+
+/**
+ * The wall seen through.
+ *
+ * @param heights at which something begins or ends
+ * @param plates before which no stud is bored, as their screws are in it
+ */
+export function waysOf(wall: Wall, bays: Bay[], members: Member[], heights: number[], plates: Rect[]): Ways {
+  const kept = [...plates, ...keptFrom(wall)]
+  // The lowest and the highest place at which a stud can be crossed with its opening on the wall whole, and those right
+  // below and above what it keeps clear of.
+  const half = OPENING.height / 2
+  const beside = kept.flatMap(({ y, height }) => [y - half, y + height + half])
+  const ends = [0, half, wall.height - half, wall.height, ...beside]
+  const levels = [...new Set([...ends, ...heights].filter(y => y >= 0 && y <= wall.height))].sort((a, b) => a - b)
+  const middles = bays.map(({ from, to }) => (from + to) / 2)
+  return {
+    wall, bays, levels,
+    steps: bays.map((bay) => {
+      const across = blockingIn(wall, bay)
+      return levels.slice(1).map((to, n) => stepOf(wall, bay, across, levels[n]!, to))
+    }),
+    crossings: middles.slice(1).map((to, n) => {
+      const pieces = members.filter(({ centre }) => centre > middles[n]! && centre < to)
+      return {
+        pieces, plies: pieces.reduce((sum, { plies }) => sum + plies, 0),
+        free: levels.map((y) => {
+          const openings = pieces.map(({ centre }) => openingAt({ x: centre, y }))
+          return openings.every(opening => isOn(wall, opening) && !kept.some(each => overlaps(each, opening)))
+        }),
+      }
+    }),
+  }
+}
+
+/** A wall seen through in which a bay is known to be blocked at a height, or to be free. */
+export function supposing(ways: Ways, bay: number, across: Across[]): Ways {
+  const { wall, bays, levels, steps } = ways
+  return {
+    ...ways,
+    steps: steps.map((known, n) =>
+      n === bay ? levels.slice(1).map((to, k) => stepOf(wall, bays[bay]!, across, levels[k]!, to)) : known,
+    ),
+  }
+}
+
+export type VoidSide = 'above' | 'below'
+export const SIDES: VoidSide[] = ['above', 'below']
+/** Whether cables can come in from above or below. */
+export const isOpen = ({ void: beyond }: Pick<Wall, 'void'>, side: VoidSide): boolean =>
+  beyond?.[side] === 'open' || beyond?.[side] === 'plenum'
+
+/**
+ * Places are numbered: those in the bays by their level, then one for each bay in the void above, and one in that
+ * below.
+ */
+export const placeIn = ({ levels }: Ways, bay: number, y: number): number => bay * levels.length + levels.indexOf(y)
+export const placeBeyond = ({ levels, bays }: Ways, side: VoidSide, bay: number): number =>
+  bays.length * levels.length + (side === 'above' ? 0 : bays.length) + bay
+
+/**
+ * How every place is reached in least time: its minutes, Infinity where it is not, and the place before it, -1 at the
+ * beginning.
+ */
+export interface Reached { minutes: Float64Array, before: Int32Array }
+
+/**
+ * Every place that can be reached from some, each in least time (Dijkstra), and among equals with fewest openings.
+ *
+ * @param hole diameter of what is bored for the bundle, mm
+ * @param avoid bays that are not entered, by index
+ */
+export function reachedFrom(
+  ways: Ways,
+  starts: number[],
+  hole: number,
+  avoid: ReadonlySet<number> = new Set(),
+): Reached {
+  const { wall, bays, levels, steps, crossings } = ways
+  const [B, L] = [bays.length, levels.length]
+  const minutes = new Float64Array(B * L + 2 * B).fill(Infinity)
+  const before = new Int32Array(B * L + 2 * B).fill(-1)
+  const done = new Uint8Array(minutes.length)
+  const open = new Nearest()
+  const bored = mayBore(wall, hole)
+  for (const start of starts) {
+    minutes[start] = 0
+    open.add(start, 0)
+  }
+  for (let here = open.take(); here !== undefined; here = open.take()) {
+    if (done[here]) continue
+    done[here] = 1
+    const from = here
+    const go = (to: number, more: number) => {
+      const next = minutes[from]! + more
+      if (next >= minutes[to]!) return
+      if (to < B * L && avoid.size > 0 && avoid.has(Math.floor(to / L))) return
+      minutes[to] = next
+      before[to] = from
+      open.add(to, next)
+    }
+    if (here >= B * L) {
+      const [side, bay] = here < B * L + B ? (['above', here - B * L] as const) : (['below', here - B * L - B] as const)
+      go(bay * L + (side === 'above' ? L - 1 : 0), MINUTES.plate)
+      for (const next of [bay - 1, bay + 1]) {
+        if (next >= 0 && next < B)
+          go(
+            placeBeyond(ways, side, next),
+            (Math.abs(middle(bays[next]!) - middle(bays[bay]!)) / 1000) * MINUTES.voidPerMetre,
+          )
+      }
+      continue
+    }
+    const [bay, level] = [Math.floor(here / L), here % L]
+    if (level > 0) go(here - 1, steps[bay]![level - 1]!.down + steps[bay]![level - 1]!.opened)
+    if (level < L - 1) go(here + 1, steps[bay]![level]!.up + steps[bay]![level]!.opened)
+    if (level === L - 1 && isOpen(wall, 'above')) go(placeBeyond(ways, 'above', bay), MINUTES.plate)
+    if (level === 0 && isOpen(wall, 'below')) go(placeBeyond(ways, 'below', bay), MINUTES.plate)
+    if (!bored) continue
+    for (const next of [bay - 1, bay + 1]) {
+      const crossing = crossings[Math.min(bay, next)]
+      if (next < B && crossing?.free[level])
+        go(next * L + level, crossing.plies * MINUTES.stud + AN_OPENING * crossing.pieces.length)
+    }
+  }
+  return { minutes, before }
+}
+const middle = ({ from, to }: Bay) => (from + to) / 2
+
+/** The places on the way to one, from the beginning on. */
+export function placesTo({ before }: Reached, goal: number): number[] {
+  const places = [goal]
+  while (before[places[0]!]! >= 0) places.unshift(before[places[0]!]!)
+  return places
+}
+
+/** Where an opening is cut for a line at x: inside the bay, so that no member is cut over. */
+function within({ from, to }: Bay, x: number): number {
+  return to - from < OPENING.width
+    ? (from + to) / 2
+    : Math.min(Math.max(x, from + OPENING.width / 2), to - OPENING.width / 2)
+}
+
+/**
+ * The legs of a way through some places.
+ *
+ * @param xIn where the line lies in a bay, by its index
+ */
+export function legsThrough(ways: Ways, places: number[], hole: number, xIn: (bay: number) => number): Leg[] {
+  const { wall, bays, levels, steps, crossings } = ways
+  const [B, L] = [bays.length, levels.length]
+  const at = (place: number) => {
+    if (place < B * L)
+      return { bay: Math.floor(place / L), level: place % L, x: xIn(Math.floor(place / L)), y: levels[place % L]! }
+    const above = place < B * L + B
+    const bay = place - B * L - (above ? 0 : B)
+    return { bay, level: -1, x: xIn(bay), y: above ? wall.height : 0 }
+  }
+  const plain = { openings: [], seals: 0, patches: 0, bores: [], guards: 0, past: [], doubts: [] }
+  return places.slice(1).flatMap((place, n): Leg | Leg[] => {
+    const [a, b] = [at(places[n]!), at(place)]
+    const leg = { ...plain, from: { x: a.x, y: a.y }, to: { x: b.x, y: b.y } }
+    if (a.level < 0 && b.level < 0)
+      return { ...leg, method: 'void', minutes: (Math.abs(b.x - a.x) / 1000) * MINUTES.voidPerMetre }
+    if (a.level < 0 || b.level < 0)
+      return {
+        ...leg,
+        method: 'bored plate',
+        minutes: MINUTES.plate,
+        seals: 1,
+        bores: [{ x: b.x, y: b.y, diameter: hole, through: 'plate' }],
+      }
+    if (a.bay !== b.bay) {
+      const { pieces, plies } = crossings[Math.min(a.bay, b.bay)]!
+      return {
+        ...leg,
+        method: 'across a stud',
+        minutes: plies * MINUTES.stud,
+        openings: pieces.map(({ centre }) => openingAt({ x: centre, y: a.y })),
+        seals: plies,
+        patches: pieces.length,
+        bores: pieces.map(({ centre }) => ({ x: centre, y: a.y, diameter: hole, through: 'stud' as const })),
+        guards: pieces.length * guardPlates(wall.structure.memberDepth ?? 0, hole),
+      }
+    }
+    const step = steps[a.bay]![Math.min(a.level, b.level)]!
+    const down = b.y < a.y
+    const sure = step.met.filter(({ likely }) => likely === 1).sort((p, q) => down ? q.y - p.y : p.y - q.y)
+    const method = down ? (wall.insulation ? 'weighted line' as const : 'drops' as const) : 'rod' as const
+    const doubts = step.met.filter(({ likely }) => likely < 1)
+    const rest = (down ? step.down : step.up) - sure.length * MINUTES.opening
+    // A leg ends at what stops it: the line goes that far, and on from the opening.
+    const ends = [
+      ...sure.map(({ y }) => ({ y, stopped: true })),
+      ...(sure.at(-1)?.y === b.y ? [] : [{ y: b.y, stopped: false }]),
+    ]
+    return ends.map(({ y, stopped }, k) => {
+      const from = ends[k - 1]?.y ?? a.y
+      const share = b.y === a.y ? 0 : rest * (y - from) / (b.y - a.y)
+      return {
+        ...leg,
+        from: { x: a.x, y: from },
+        to: { x: a.x, y },
+        past: step.past,
+        doubts: doubts.filter(each => each.y > Math.min(from, y) && each.y <= Math.max(from, y)),
+        minutes: share + (stopped ? MINUTES.opening : 0),
+        ...(stopped
+          ? {
+              method: 'opening at blocking' as const,
+              openings: [openingAt({ x: within(bays[a.bay]!, a.x), y })],
+              seals: 1,
+              patches: 1,
+              bores: [{ x: a.x, y, diameter: hole, through: 'blocking' as const }],
+            }
+          : { method }),
+      }
+    })
+  })
+}
