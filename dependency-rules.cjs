@@ -1,5 +1,14 @@
 /** Which folder may know which: data flows from what was measured, through the core, to what is shown. */
 const STAGES = ['survey', 'arrange', 'mount', 'fix', 'wire', 'mark', 'hang', 'true', 'close']
+/** Of the folders within a stage: which knows not which. */
+const FOLDERS = [
+  ['tasks-know-no-schedule', 'programme/tasks', 'programme/(schedule|visits|stock|lessons)'],
+  ['holes-know-no-slide', 'mount/holes', 'mount/(slide|findings)'],
+  ['placing-knows-no-finding', 'mount/slide', 'mount/findings'],
+  ['circuits-know-no-way', 'wire/circuits', 'wire/(boxes|routes|cables|print|findings)'],
+  ['boxes-know-no-route', 'wire/boxes', 'wire/(routes|cables|print|findings)'],
+  ['routes-know-no-cable', 'wire/routes', 'wire/(cables|print|findings)'],
+]
 
 module.exports = {
   forbidden: [
@@ -54,9 +63,10 @@ module.exports = {
     },
     {
       name: 'app-asks-the-server-by-its-api',
+      comment: 'What the server answers is in core/api, for both.',
       severity: 'error',
       from: { path: '^app/' },
-      to: { path: '^server/', dependencyTypesNot: ['type-only'] },
+      to: { path: '^server/' },
     },
     {
       name: 'stages-of-the-screen-know-no-other',
@@ -65,6 +75,13 @@ module.exports = {
       from: { path: '^app/stages/([a-z]+)/' },
       to: { path: '^app/stages/([a-z]+)/', pathNot: '^app/stages/$1/' },
     },
+    ...FOLDERS.map(([name, from, to]) => ({
+      name,
+      comment: 'Within a stage too data flows one way.',
+      severity: 'error',
+      from: { path: `^core/${from}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^core/${to}/` },
+    })),
     { name: 'server-knows-no-app', severity: 'error', from: { path: '^server/' }, to: { path: '^app/' } },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],

@@ -1,7 +1,7 @@
+import type { HouseCatalogue } from '~~/core/api/catalogue'
 import { createGlobalState } from '@vueuse/core'
 import { offered, SHELVES, standingOf, type Model, type ModelKind } from '~~/core/catalogue'
 import type { Display, ScrewKit } from '~~/core/job'
-import type { HouseCatalogue } from '~~/server/repositories/catalogue'
 
 /**
  * The firm's catalogue, fetched once and then at hand for as long as the application is open, with signal or without.

@@ -1,6 +1,6 @@
+import type { TouchedWall } from '~~/core/api/sites'
 import type { Rules } from '~~/core/job'
 import { chosenOption, HOUSE_RULES, RULE_FIGURES } from '~~/core/rules'
-import type { TouchedWall } from '~~/server/repositories/touched'
 
 /** House rules that were chosen and are not saved yet, and the walls that they touch. */
 export interface ProposedRules { rules: Rules, walls: TouchedWall[], what: string }

@@ -1,5 +1,5 @@
+import type { PublishedStretch } from '~~/core/api/programme'
 import { minuteOf, visitsOf, type Stretch, type Visit } from '~~/core/programme'
-import type { PublishedStretch } from '~~/server/repositories/programme'
 
 /** A stretch of a visit as people see it. */
 export type ShownStretch = Stretch & Pick<PublishedStretch, 'kind' | 'title' | 'crewName'>

@@ -1,4 +1,4 @@
-import type { WallLine } from '~~/server/repositories/wallStates'
+import type { WallLine } from '~~/core/api/walls'
 
 /** A wall in a list, with the next visit to it. */
 export type ListedWall = WallLine & { next?: { crew: string, startsAt: string, zone: string } }

@@ -1,7 +1,6 @@
 <script setup lang="ts">
+import type { PasskeySummary, SessionSummary } from '~~/core/api/people'
 import { Fingerprint, LogOut, Trash2 } from 'lucide-vue-next'
-import type { PasskeySummary } from '~~/server/accounts/passkeys'
-import type { SessionSummary } from '~~/server/accounts/sessions'
 import { ROLE_WORDS } from '~~/core/people'
 import { deviceNameOf } from '~/stores/session'
 import { countUnsent, forgetAll } from '~/sync/forget'

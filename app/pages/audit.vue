@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import type { AuditLine, AuditState } from '~~/server/accounts/audit'
-import type { SessionSummary } from '~~/server/accounts/sessions'
+import type { AuditLine, AuditState, SessionSummary } from '~~/core/api/people'
 
 /**
  * Devices that are signed in, to be ended where one is lost; and what was done about people, rights and what leaves the

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { SiteSummary } from '~~/core/api/sites'
 import { CalendarRange, FileUp, MapPin, Package, Plus, Scale } from 'lucide-vue-next'
-import type { SiteSummary } from '~~/server/repositories/sites'
 import type { UnitSystem } from '~~/core/units'
 
 const session = useSessionStore()

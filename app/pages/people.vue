@@ -1,8 +1,7 @@
 <script setup lang="ts">
+import type { InvitationSummary, PersonSummary } from '~~/core/api/people'
+import type { SiteSummary } from '~~/core/api/sites'
 import { UserPlus } from 'lucide-vue-next'
-import type { InvitationSummary } from '~~/server/accounts/invitations'
-import type { PersonSummary } from '~~/server/accounts/people'
-import type { SiteSummary } from '~~/server/repositories/sites'
 import { ROLE_WORDS, type StaffRole } from '~~/core/people'
 
 /** The people of the firm, who is invited, what waits for a planner, and what the firm decides about its devices. */

@@ -1,3 +1,4 @@
+import type { ProgrammeData, ProgrammeState, PublishedStretch } from '~~/core/api/programme'
 import { wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { until } from '@vueuse/core'
@@ -12,7 +13,6 @@ import type { Sample, Work } from '~~/core/programme/tasks/workload'
 import type { Lessons } from '~~/core/programme/lessons/lessons'
 import type { Part } from '~~/core/programme/stock/parts'
 import type { KitItem } from '~~/core/hang'
-import type { ProgrammeState, PublishedStretch } from '~~/server/repositories/programme'
 import type { StaffRole } from '~~/core/people'
 import { PROGRAMME, type SettingsState } from '../sync/device'
 import { reasonOf } from '../sync/sending'
@@ -21,31 +21,6 @@ import type { ApiError } from '../utils/api'
 import { api } from '../utils/api'
 import { emptyHistory, recorded, redone, undone } from '../utils/history'
 import type { Scheduler } from '../workers/schedule.worker'
-
-/** A wall as the programme has it. */
-export interface ProgrammeWall {
-  site: string
-  id: string
-  name: string
-  stops: number
-  issued: boolean
-  stale: boolean
-  work?: Work[]
-  samples?: Sample[]
-  /** What its work was planned to take by what was published. */
-  plannedMinutes?: PlannedMinutes[]
-  lessons?: Lessons
-  needed?: Part[]
-  kit?: Pick<KitItem, 'id' | 'group' | 'name' | 'count' | 'spare'>[]
-}
-
-/** All that the server gives of the programme. */
-export interface ProgrammeData extends ProgrammeState {
-  people: { id: string, name: string, role: StaffRole }[]
-  sites: (SiteOfProgramme & Site)[]
-  walls: ProgrammeWall[]
-  pending: number
-}
 
 /** While states of walls are being calculated, it is asked again after so long, ms. */
 const AGAIN = 1_500

@@ -10,7 +10,8 @@ import { storedOf } from '~~/core/revision/stored'
 import { revisionsOf } from '~~/core/revision/revisions'
 import { actionOfEntry, RIGHTS, settlesAnothers, whoMay, type Action } from '~~/core/people'
 import { effectiveRules, levelsOf } from '~~/core/rules'
-import type { DesignChange, ServerWall } from '../sync/device'
+import type { ServerWall } from '~~/core/api/walls'
+import type { DesignChange } from '../sync/device'
 import { useMe } from '../composables/useMe'
 import { forgetScreenState } from '../composables/useScreenState'
 import { deviceId } from '../utils/deviceId'
@@ -174,14 +175,6 @@ export const useWallStore = defineStore('wall', () => {
     conflict.value = found
   }
 
-  /** The faults that an edit would bring in; one that came with a file is not the edit's. */
-  function faultsOf(next: Wall, { wallFaults, infeasibleInputs }: Checks): Fault[] {
-    const faults = wallFaults(next, catalogue.value, '$', wall.value)
-    if (faults.length > 0) return faults
-    const before = new Set(infeasibleInputs(wall.value!, catalogue.value).map(({ path, message }) => path + message))
-    return infeasibleInputs(next, catalogue.value).filter(({ path, message }) => !before.has(path + message))
-  }
-
   /** Makes an edit. Returns what is wrong with it, and changes nothing, if anything is. */
   function edit(label: string, recipe: (wall: Wall) => void): Fault[] {
     const before = wall.value
@@ -191,7 +184,7 @@ export const useWallStore = defineStore('wall', () => {
     const after = checks.value.produce(before, recipe)
     preview.value = undefined
     if (same(before, after)) return []
-    const faults = faultsOf(after, checks.value)
+    const faults = checks.value.faultsOfEdit(after, before, catalogue.value)
     if (faults.length > 0) return faults
     history.value = recorded(history.value, { label, before, after })
     wall.value = after
@@ -203,7 +196,7 @@ export const useWallStore = defineStore('wall', () => {
     if (!wall.value || conflict.value || !rights.value('wall.design')) return []
     if (!checks.value) return []
     const next = checks.value.produce(wall.value, recipe)
-    const faults = faultsOf(next, checks.value)
+    const faults = checks.value.faultsOfEdit(next, wall.value, catalogue.value)
     if (faults.length === 0) preview.value = next
     return faults
   }

@@ -1,13 +1,11 @@
 import Dexie, { type Table } from 'dexie'
-import type { Catalogue, Job, LogEntry, Wall } from '~~/core/job'
+import type { ServerWall } from '~~/core/api/walls'
+import type { Catalogue, LogEntry, Wall } from '~~/core/job'
 import type { PublicKey } from '~~/core/log/signing'
 import { lostEntries } from '~~/core/log/signedHead'
 import type { KeptDrawing } from '~~/core/plan/drawn'
 import type { Settings } from '~~/core/programme'
 import type { Frozen } from '~~/core/revision'
-
-/** A wall as the server has it: the job with only this wall and its log, and which version of it that is. */
-export interface ServerWall { job: Job, version: number, savedAt: string, savedBy: string }
 
 /** What a wall is called on this device: its site and its own id. */
 export const wallKey = (site: string, wall: string) => `${site}/${wall}`

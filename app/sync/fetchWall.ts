@@ -1,5 +1,5 @@
 import type { LogEntry } from '~~/core/job'
-import type { ServerWall } from './device'
+import type { ServerWall } from '~~/core/api/walls'
 
 /**
  * A wall as the server has it now. Of a long log only the segment that is being written comes with the wall; the full

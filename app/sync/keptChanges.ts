@@ -1,7 +1,8 @@
 import type { Table } from 'dexie'
 import type { Catalogue, Wall } from '~~/core/job'
 import type { Settings } from '~~/core/programme'
-import { PROGRAMME, type DesignChange, type Device, type ServerWall, type SettingsChange } from './device'
+import type { ServerWall } from '~~/core/api/walls'
+import { PROGRAMME, type DesignChange, type Device, type SettingsChange } from './device'
 import { changeAfter, type ChangeEvent, type Outcome, type PendingChange } from './pendingChange'
 
 /** What is kept of a wall's change beside the change itself. */

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, expect, it } from 'vitest'
 import { chained, EMPTY_CHAIN, type ChainEnd, type LogEntry } from '~~/core/log'
-import { Device, noteSeen, type ServerWall } from './device'
+import type { ServerWall } from '~~/core/api/walls'
+import { Device, noteSeen } from './device'
 import { lostOf } from './lost'
 import { stateOf } from './testServer'
 

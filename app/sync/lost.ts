@@ -1,6 +1,7 @@
 import type { LogEntry } from '~~/core/job'
 import { lostEntries } from '~~/core/log/signedHead'
-import type { Device, ServerWall } from './device'
+import type { ServerWall } from '~~/core/api/walls'
+import type { Device } from './device'
 
 /**
  * Entries of a wall that this device has seen and that the server's log does not have. Where an answer only came late,

@@ -3,10 +3,8 @@ import { ApiError } from '../utils/api'
 import { frozenWith } from '~~/core/log'
 import type { Settings } from '~~/core/programme'
 import type { Frozen } from '~~/core/revision'
-import {
-  noteSeen, PROGRAMME, wallKey, type DesignChange, type Device, type KeptRevision, type ServerWall, type SettingsState,
-  type UnsentEntry,
-} from './device'
+import type { ServerWall } from '~~/core/api/walls'
+import { noteSeen, PROGRAMME, wallKey, type DesignChange, type Device, type KeptRevision, type SettingsState, type UnsentEntry } from './device'
 import { DesignSender } from './designSender'
 import { happenToDesign, happenToSettings } from './keptChanges'
 import { isFull, type OutboxState } from './outboxState'

@@ -1,7 +1,8 @@
 import type { LogEntry, Wall } from '~~/core/job'
 import type { PublicKey } from '~~/core/log'
 import { ApiError } from '../utils/api'
-import type { DesignChange, KeptRevision, ServerWall, SettingsState, UnsentPhoto } from './device'
+import type { ServerWall } from '~~/core/api/walls'
+import type { DesignChange, KeptRevision, SettingsState, UnsentPhoto } from './device'
 
 /** What the server says of a saved wall: its version, and the wall where it is kept otherwise than it was sent. */
 export type Saved = Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'> & { wall?: Wall }

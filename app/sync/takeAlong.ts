@@ -1,5 +1,5 @@
+import type { SiteState } from '~~/core/api/sites'
 import type { Job } from '~~/core/job'
-import type { SiteState } from '~~/server/repositories/sites'
 import { siteFileAddress } from '../utils/siteFiles'
 import { fetchWall } from './fetchWall'
 import { frozenOfId, lastFrozen } from './frozen'

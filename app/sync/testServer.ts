@@ -1,5 +1,5 @@
 import type { LogEntry, Wall } from '~~/core/job'
-import type { ServerWall } from './device'
+import type { ServerWall } from '~~/core/api/walls'
 import type { Server } from './sending'
 import { ApiError } from '../utils/api'
 import { exampleJob, exampleWall } from '~~/tests/fixtures/job'

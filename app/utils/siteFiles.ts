@@ -1,4 +1,4 @@
-import type { SiteState } from '~~/server/repositories/sites'
+import type { SiteState } from '~~/core/api/sites'
 import { api } from './api'
 
 /** Where a file of a site is had from. */

@@ -1,15 +1,10 @@
+import type { AuditLine, AuditState } from '../../core/api/people'
 import { and, asc, desc, eq, lt } from 'drizzle-orm'
 import { headCode } from '../../core/log'
 import { signerOf } from '../guard/headKey'
 import { brokenLine, EMPTY_AUDIT, follows } from './auditChain'
 import type { Accounts } from './form'
 import { audit, firms } from './schema'
-
-/** What was done about people, rights and what leaves the house, when and by whom. */
-export interface AuditLine { key: number, at: string, by: string, kind: string, subject: string, detail: string }
-
-/** How the audit of a firm stands: how many lines it has, its code, and what does not hold. */
-export interface AuditState { lines: number, head?: string, broken?: { at: string, number: number }, lost?: string }
 
 /** So many lines come at a time. */
 const PAGE = 200

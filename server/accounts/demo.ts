@@ -1,10 +1,11 @@
+import type { PersonSummary } from '../../core/api/people'
 import type { StaffRole } from '../../core/people'
 import { atomically } from '../database/atomically'
 import { isForThisMachineOnly, isThisMachine } from '../guard/hosts'
 import { beginFirm, listFirms } from './firms'
 import type { Accounts } from './form'
 import { codeForFirm, inviteToReset } from './invitations'
-import { addPerson, listPeople, personHere, type PersonSummary } from './people'
+import { addPerson, listPeople, personHere } from './people'
 
 /** The firm of the demo, and who works there. */
 const FIRM = 'Brandt & Holt, display fitters'

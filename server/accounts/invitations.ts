@@ -1,3 +1,4 @@
+import type { InvitationSummary, RoleChoice } from '../../core/api/people'
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import { and, desc, eq, isNull } from 'drizzle-orm'
 import { isBySite, ROLE_WORDS } from '../../core/people'
@@ -5,20 +6,11 @@ import { apiError, notFound, validationError } from '../utils/apiError'
 import { note } from './audit'
 import { nameFault } from './firms'
 import type { Accounts } from './form'
-import { addressFault, addressOf, peopleOfAddress, type Person, type RoleChoice } from './people'
+import { addressFault, addressOf, peopleOfAddress, type Person } from './people'
 import { invitations } from './schema'
 
 /** A link by which a person is to come in. */
 export type Invitation = typeof invitations.$inferSelect
-export interface InvitationSummary extends RoleChoice {
-  id: string
-  kind: Invitation['kind']
-  name: string
-  address: string
-  madeBy: string
-  madeAt: string
-  expiresAt: string
-}
 
 const DAY = 86_400_000
 /** A link for coming in holds for so many days. */

@@ -1,12 +1,10 @@
+import type { PasskeySummary } from '../../core/api/people'
 import { and, asc, eq } from 'drizzle-orm'
 import { notFound } from '../utils/apiError'
 import { note } from './audit'
 import type { Accounts } from './form'
 import type { Person } from './people'
 import { passkeys, people } from './schema'
-
-/** A passkey as its owner sees it. */
-export interface PasskeySummary { id: string, name: string, madeAt: string }
 
 export const listPasskeys = (accounts: Accounts, { key }: Person): PasskeySummary[] =>
   accounts

@@ -1,3 +1,4 @@
+import type { PersonSummary, RoleChoice } from '../../core/api/people'
 import { randomUUID } from 'node:crypto'
 import { and, asc, eq, isNull, sql } from 'drizzle-orm'
 import { heldNow, isBySite, isStaffRole, ROLE_WORDS, STAFF, type Grant, type StaffRole } from '../../core/people'
@@ -11,19 +12,6 @@ import { grants, invitations, passkeys, people, sessions } from './schema'
 
 /** A person of a firm. */
 export type Person = typeof people.$inferSelect
-
-/** What a person may do, and where. */
-export interface RoleChoice { role: StaffRole, sites: string[] }
-
-/** A person as a planner sees him. */
-export interface PersonSummary extends RoleChoice {
-  id: string
-  name: string
-  address: string
-  hasPassword: boolean
-  passkeys: number
-  seenAt: string | null
-}
 
 const MOST_SITES = 2_000
 export const addressOf = (given: unknown): string => typeof given === 'string' ? given.trim().toLowerCase() : ''

@@ -1,3 +1,4 @@
+import type { SessionSummary } from '../../core/api/people'
 import { randomUUID } from 'node:crypto'
 import { and, desc, eq, sql } from 'drizzle-orm'
 import { heldNow, type Grant } from '../../core/people'
@@ -8,19 +9,6 @@ import type { Firm } from './firms'
 import type { Accounts } from './form'
 import { grantsOf, type Person } from './people'
 import { firms, people, sessions } from './schema'
-
-/** A device on which a person is signed in, or was. */
-export interface SessionSummary {
-  id: string
-  person: string
-  name: string
-  device: string
-  way: Way
-  beganAt: string
-  seenAt: string
-  endedAt: string | null
-  endedBy: string | null
-}
 
 /** By which way a person came in. */
 export type Way = typeof sessions.$inferSelect['way']

@@ -1,6 +1,6 @@
+import type { PublishedStretch } from '../../core/api/programme'
 import ICAL from 'ical.js'
 import { describe, expect, it } from 'vitest'
-import type { PublishedStretch } from '../repositories/programme'
 import { feedOf } from './feed'
 
 const stretch = (startsAt: string, endsAt: string, more: Partial<PublishedStretch> = {}): PublishedStretch => ({

@@ -1,6 +1,6 @@
+import type { PublishedStretch } from '../../core/api/programme'
 import ical, { ICalCalendarMethod } from 'ical-generator'
 import { minuteOf, visitsOf, type Stretch } from '../../core/programme'
-import type { PublishedStretch } from '../repositories/programme'
 
 /** What a calendar says of a site beside its name. */
 export interface SiteTold { name: string, address?: string, access?: string }

@@ -1,3 +1,4 @@
+import type { HouseCatalogue, Keeping } from '../../core/api/catalogue'
 import { and, asc, eq, sql } from 'drizzle-orm'
 import {
   KINDS, MODEL_KINDS, modelFaults, modelsOf, nextRevision, sameFigures, SHELVES, type Model, type ModelKind,
@@ -9,22 +10,7 @@ import { atomically } from '../database/atomically'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { apiError, validationError } from '../utils/apiError'
 import { IS_HERE, siteDocument } from './siteRows'
-import { addMove, readStock, stockMoves, type StockCounts } from './stock'
-
-/**
- * Who kept a model last, which version of it that is, which walls use it, and whether any site holds it, so that new
- * figures become a revision.
- */
-export interface Keeping {
-  version: number
-  savedAt: string
-  savedBy: string
-  usedBy: { site: string, wall: string, name: string }[]
-  held: boolean
-}
-
-/** The firm's catalogue; `kept` and `stock` go by kind and id, as `display/kelda-46n`. */
-export interface HouseCatalogue extends Required<Catalogue> { kept: Record<string, Keeping>, stock: StockCounts }
+import { addMove, readStock, stockMoves } from './stock'
 
 /** Which walls use which models, by kind and id; alternatives count, as they may be chosen. */
 function usesOf(db: Database): Map<string, Keeping['usedBy']> {

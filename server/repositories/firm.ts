@@ -1,11 +1,9 @@
+import type { FirmState } from '../../core/api/sites'
 import { eq } from 'drizzle-orm'
 import { rulesFaults, type Rules } from '../../core/job'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { firm } from '../database/schema'
 import { apiError, validationError } from '../utils/apiError'
-
-/** What the firm chose for all its sites, and which version of that it is; 0 while it has chosen nothing. */
-export interface FirmState { rules: Rules, version: number }
 
 const ONLY = 1
 const oneFirm = perDatabase(db => db.select().from(firm).where(eq(firm.key, ONLY)).prepare())

@@ -1,3 +1,4 @@
+import type { LinkSummary } from '../../core/api/walls'
 import { createHash, randomBytes } from 'node:crypto'
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import type { Database } from '../database/perDatabase'
@@ -6,16 +7,6 @@ import { apiError, notFound, validationError } from '../utils/apiError'
 import { wasIssued } from './closed'
 import { siteRow } from './siteRows'
 import { wallRow } from './wallRows'
-
-/** A client's link as the firm sees it: whom it is for, until when it holds, and whether it was taken back. */
-export interface LinkSummary {
-  id: string
-  client: string
-  madeAt: string
-  madeBy: string
-  expiresAt: string
-  endedAt: string | null
-}
 
 const DAY = 86_400_000
 const MOST_DAYS = 90

@@ -1,3 +1,4 @@
+import type { ProgrammeState, PublishedStretch } from '../../core/api/programme'
 import { and, asc, eq, gt, gte, lt } from 'drizzle-orm'
 import {
   isTaskOfSites,
@@ -11,31 +12,6 @@ import { programme, sites, visits, walls } from '../database/schema'
 import { apiError, validationError } from '../utils/apiError'
 import { keepPlannedMinutes } from './plannedMinutes'
 import { listPlaces } from './sites'
-
-/** The firm's programme as it is kept: its settings, which version of them it is, and when it was published last. */
-export interface ProgrammeState {
-  settings: Settings
-  version: number
-  published: number
-  publishedAt?: string
-  publishedBy?: string
-}
-
-/** A stretch of work that was published. */
-export interface PublishedStretch {
-  site: string
-  wall: string
-  task: string
-  crew: string
-  crewName: string
-  people: string[]
-  kind: WorkKind
-  title: string
-  startsAt: string
-  endsAt: string
-  published: number
-  zone: string
-}
 
 const ONLY = 1
 const only = perDatabase(db => db.select().from(programme).where(eq(programme.key, ONLY)).prepare())

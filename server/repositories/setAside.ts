@@ -1,19 +1,9 @@
+import type { Aside } from '../../core/api/walls'
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import type { LogEntry } from '../../core/job'
 import type { Database } from '../database/perDatabase'
 import { setAside, sites } from '../database/schema'
 import { notFound } from '../utils/apiError'
-
-/** An entry that waits until a planner has decided about it. */
-export interface Aside {
-  key: number
-  site: string
-  siteName: string
-  wall: string
-  entry: LogEntry
-  reason: string
-  receivedAt: string
-}
 
 /** Keeps an entry aside, with why; the same one twice is one. */
 export const keepAside = (

@@ -1,9 +1,10 @@
+import type { SiteState } from '../../core/api/sites'
 import { eq } from 'drizzle-orm'
 import { siteFaults, type Site } from '../../core/job'
 import type { Database } from '../database/perDatabase'
 import { sites } from '../database/schema'
 import { apiError, notFound, validationError } from '../utils/apiError'
-import { readSite, type SiteState } from './sites'
+import { readSite } from './sites'
 import { siteDocument, siteRow } from './siteRows'
 
 type SiteFile = NonNullable<Site['files']>[number]

@@ -1,5 +1,6 @@
+import type { SiteState, SiteSummary } from '../../core/api/sites'
 import { asc, eq } from 'drizzle-orm'
-import { rulesFaults, siteFaults, validateJob, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
+import { rulesFaults, siteFaults, validateJob, type Catalogue, type Job, type Site } from '../../core/job'
 import type { Saves } from '../archive/saves'
 import type { Database } from '../database/perDatabase'
 import { sites, walls } from '../database/schema'
@@ -11,19 +12,6 @@ import { logOfSite } from './logRows'
 import { IS_HERE, siteDocument, siteRow } from './siteRows'
 import { withRevisions } from './revisions'
 import { wallsOfSite } from './wallRows'
-
-/** A site in the list of sites. */
-export interface SiteSummary extends Site {
-  walls: {
-    id: string
-    name: string
-    width: number
-    height: number
-    structure: string
-    savedAt: string
-    savedBy: string
-  }[]
-}
 
 /**
  * Sites with their walls, as far as a person sees them.
@@ -78,9 +66,6 @@ export function listPlaces(db: Database, sees: (site: { key: number, id: string 
     .filter(sees)
     .map(row => siteDocument(db, row).site)
 }
-
-/** What a site decides for all its walls, and which version of that it is. */
-export interface SiteState { site: Site, rules: Rules, version: number, firm: Rules }
 
 export function readSite(db: Database, id: string): SiteState {
   const row = siteRow(db, id)

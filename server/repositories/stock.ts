@@ -1,3 +1,4 @@
+import type { StockCounts } from '../../core/api/catalogue'
 import { and, asc, eq, min, sum } from 'drizzle-orm'
 import type { ModelKind } from '../../core/catalogue'
 import { PLAIN_ID, type Fault } from '../../core/job'
@@ -5,12 +6,6 @@ import { atomically } from '../database/atomically'
 import type { Database } from '../database/perDatabase'
 import { models, stock } from '../database/schema'
 import { notFound, validationError } from '../utils/apiError'
-
-/**
- * How many there are of each model, by kind and id, as `fastener/lag-3/8x3`; of one that is not in it that is not
- * known.
- */
-export type StockCounts = Record<string, number>
 
 export function readStock(db: Database): StockCounts {
   const rows = db

@@ -1,3 +1,4 @@
+import type { TouchedWall } from '../../core/api/sites'
 import { asc, eq, sql } from 'drizzle-orm'
 import { group } from 'd3-array'
 import { memoize } from '../../core/memo'
@@ -8,9 +9,6 @@ import { revisions, sites, walls } from '../database/schema'
 import { validationError } from '../utils/apiError'
 import { readFirm } from './firm'
 import { IS_HERE, siteDocument, siteRow, type SiteRow } from './siteRows'
-
-/** A wall that is planned otherwise once rules are others, and whether something was issued of it. */
-export interface TouchedWall { site: string, siteName: string, wall: string, name: string, issued: boolean }
 
 function touchedOf(db: Database, rows: SiteRow[], level: 'firm' | 'site', next: Rules): TouchedWall[] {
   const { rules: firm } = readFirm(db)

@@ -1,3 +1,4 @@
+import type { StateOfWork, StateShown, WallLine } from '../../core/api/walls'
 import { createHash } from 'node:crypto'
 import { asc, eq } from 'drizzle-orm'
 import type { Stage } from '../../core/finding'
@@ -12,29 +13,6 @@ import { lastKeyOfWall } from './logRows'
 import { siteRow } from './siteRows'
 import { wallRow } from './wallRows'
 import { wallJobPages } from './walls'
-
-/** What lists of walls show of one. */
-export type StateShown = Pick<WallState, 'stages' | 'stops' | 'cautions' | 'revision' | 'last' | 'screens'>
-/** What programme, stock and lessons ask of one. */
-export type StateOfWork = Pick<WallState, 'work' | 'needed' | 'used' | 'kit' | 'samples' | 'lessons'>
-
-/** A wall in a list over all sites. */
-export interface WallLine {
-  site: string
-  siteName: string
-  units: 'metric' | 'imperial'
-  id: string
-  name: string
-  width: number
-  height: number
-  savedAt: string
-  savedBy: string
-  /** As it was calculated last; absent where that has not been done yet. */
-  state?: StateShown
-  work?: StateOfWork
-  /** Whether something of it has changed since, so that it is being calculated again. */
-  stale: boolean
-}
 
 const digest = (text: string) => createHash('sha1').update(text).digest('base64url')
 

@@ -1,17 +1,17 @@
+import type { ServerWall, WallVersion } from '../../core/api/walls'
 import { eq, sql } from 'drizzle-orm'
 import { modelsUsedBy } from '../../core/catalogue'
 import {
   LIMITS,
   PLAIN_ID,
   same, simulatedFaults,
-  wallFaults,
   withNumbers,
   type Catalogue,
   type Fault,
   type Job,
   type Wall,
 } from '../../core/job'
-import { infeasibleInputs } from '../../core/plan/infeasible'
+import { faultsOfEdit } from '../../core/edits/faultsOfEdit'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { wallModels, walls } from '../database/schema'
 import { apiError, notFound, validationError } from '../utils/apiError'
@@ -22,12 +22,6 @@ import { entriesOf, logPages, segmentsBefore, segmentText } from './logRows'
 import { keepRevision, revisionTexts } from './revisions'
 import { siteDocument, saveCatalogue, siteRow, withModels, type SiteRow } from './siteRows'
 import { everyWall, keyOfWall, wallOf, wallRow, type WallRow } from './wallRows'
-
-/** Which version of a wall it is, when it was saved and by whom. */
-export interface WallVersion { version: number, savedAt: string, savedBy: string }
-
-/** A wall as the server has it: the job with only this wall and its log. */
-export interface WallState extends WallVersion { job: Job }
 
 const updateWall = perDatabase(db =>
   db
@@ -46,7 +40,7 @@ const updateWall = perDatabase(db =>
     .prepare(),
 )
 
-export function readWall(db: Database, siteId: string, id: string): WallState {
+export function readWall(db: Database, siteId: string, id: string): ServerWall {
   const site = siteRow(db, siteId)
   const row = wallRow(db, site.key, id)
   const { version, savedAt, savedBy } = row
@@ -125,29 +119,11 @@ export function* siteJobPages(db: Database, siteId: string): Generator<string> {
   yield* jobPages(db, site, wallsText)
 }
 
-/**
- * What cannot be in a wall, whatever the place; calculated once for each wall and catalogue, as the next save asks it
- * again.
- */
-const infeasible = new WeakMap<Wall, { catalogue: Catalogue, faults: Fault[] }>()
-function infeasibleIn(wall: Wall, catalogue: Catalogue): Fault[] {
-  const known = infeasible.get(wall)
-  if (known?.catalogue === catalogue) return known.faults
-  const faults = infeasibleInputs(wall, catalogue)
-  infeasible.set(wall, { catalogue, faults })
-  return faults
-}
-
-/** Faults of a wall that is to take the place of `before`: an edit may leave what cannot be, not bring it in. */
-function faultsOfEdit(wall: unknown, before: Wall | undefined, catalogue: Catalogue): Fault[] {
+/** Faults of a wall that is to take the place of `before`. */
+function faultsOfSave(wall: unknown, before: Wall | undefined, catalogue: Catalogue): Fault[] {
   if ((wall as Partial<Wall> | null)?.revisions !== undefined)
     return [{ path: '$.revisions', message: 'are issued separately, and cannot be saved with the wall' }]
-  const faults = wallFaults(wall, catalogue, '$', before)
-  if (faults.length > 0) return faults
-  const known = new Set(
-    (before ? infeasibleIn(before, catalogue) : []).map(({ path, message }) => `${path} ${message}`),
-  )
-  return infeasibleIn(wall as Wall, catalogue).filter(({ path, message }) => !known.has(`${path} ${message}`))
+  return faultsOfEdit(wall, before, catalogue)
 }
 
 function saveModelsUsed(db: Database, key: number, wall: Wall): void {
@@ -203,7 +179,7 @@ export function saveWall(
       const { catalogue, site: { demo = false } } = siteDocument(db, site)
       const withTheirs = withModels(catalogue, models)
       const before = wallOf(db, row)
-      const wrong = faultsOfEdit(wall, before, withTheirs)
+      const wrong = faultsOfSave(wall, before, withTheirs)
       const faults = wrong.length > 0 || demo ? wrong : simulatedFaults(wall as Wall, before)
       if (faults.length > 0) throw validationError(faults)
       if ((wall as Wall).id !== id)
@@ -241,7 +217,7 @@ export function insertWall(
 export function createWall(db: Database, siteId: string, wall: unknown, by: string, at: string): string {
   return db.transaction(() => {
     const site = siteRow(db, siteId)
-    const faults = faultsOfEdit(wall, undefined, siteDocument(db, site).catalogue)
+    const faults = faultsOfSave(wall, undefined, siteDocument(db, site).catalogue)
     if (faults.length > 0) throw validationError(faults)
     const { id } = wall as Wall
     if (!PLAIN_ID.test(id))

@@ -1,6 +1,7 @@
+import type { WallLine } from '../../core/api/walls'
 import type { H3Event } from 'h3'
 import { database, seenBy } from '../accounts/access'
-import { listWalls, refreshStates, type WallLine } from '../repositories/wallStates'
+import { listWalls, refreshStates } from '../repositories/wallStates'
 import { work } from '../work/pool'
 
 /**

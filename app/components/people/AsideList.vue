@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Aside } from '~~/core/api/walls'
 import { LOG_KINDS, RESULT_NAMES } from '~~/core/log'
-import type { Aside } from '~~/server/repositories/setAside'
 
 /**
  * Entries that were made when their author had lost the right to: a planner takes them into the log, or declines them.

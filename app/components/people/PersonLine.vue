@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PersonSummary, RoleChoice } from '~~/server/accounts/people'
+import type { PersonSummary, RoleChoice } from '~~/core/api/people'
 import { isBySite, ROLE_WORDS } from '~~/core/people'
 
 /** A person of the firm: role and sites, to be changed; a link for a new password; removing him. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { SiteState } from '~~/core/api/sites'
 import type { Site } from '~~/core/job'
-import type { SiteState } from '~~/server/repositories/sites'
 
 /** People to call of a site: who stands before an open wall years later needs them. */
 const { site } = defineProps<{ site: string }>()

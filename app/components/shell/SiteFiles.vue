@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { SiteState } from '~~/core/api/sites'
 import { FilePlus2, FileText } from 'lucide-vue-next'
-import type { SiteState } from '~~/server/repositories/sites'
 import type { ListedWall } from '~/composables/useWalls'
 import { sendSiteFile, siteFileAddress } from '~/utils/siteFiles'
 

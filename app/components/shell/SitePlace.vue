@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { SiteState } from '~~/core/api/sites'
 import type { Window } from '~~/core/job'
-import type { SiteState } from '~~/server/repositories/sites'
 import { DAY_LETTERS } from '~/components/programme/when'
 
 /** The place: where it is, how one comes in, and when it may be worked at, and be loud. */

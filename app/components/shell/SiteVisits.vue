@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import type { PublishedStretch } from '~~/core/api/programme'
 import { minuteOf, visitsOf } from '~~/core/programme'
 import { dayAt, timeAt } from '~/components/programme/when'
-import type { PublishedStretch } from '~~/server/repositories/programme'
 
 /** The visits to a site that are published from today on, by the site's own clock. */
 const { site } = defineProps<{ site: string }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LinkSummary } from '~~/server/repositories/links'
+import type { LinkSummary } from '~~/core/api/walls'
 
 /** Links by which a client reads and signs without an account: each ends by itself, and can be taken back. */
 const store = useWallStore()

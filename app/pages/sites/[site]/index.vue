@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import type { SiteState, SiteSummary } from '~~/core/api/sites'
 import { FileArchive, FileDown, Plus, Scale } from 'lucide-vue-next'
 import { formatLength, parseLength } from '~~/core/units'
 import { choiceName, idFrom, type Wall } from '~~/core/job'
 import { minuteOf } from '~~/core/programme/clock'
 import { whenAt } from '~/components/programme/when'
-import type { SiteState, SiteSummary } from '~~/server/repositories/sites'
 
 const route = useRoute()
 const id = route.params.site as string
