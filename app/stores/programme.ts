@@ -3,17 +3,11 @@ import { wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { until } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { merge, same, type Fault, type Site } from '~~/core/job'
+import { merge, same, type Fault } from '~~/core/job'
 import {
   dayAfter, minuteOf, momentOf, movedTasks, NO_SETTINGS, settingsFaults, stretchesOf, type Moved, type PlacedTask,
-  type Planned,
-  type PlannedMinutes, type Settings, type SiteOfProgramme, type WhyNot,
+  type Planned, type Settings, type WhyNot,
 } from '~~/core/programme'
-import type { Sample, Work } from '~~/core/programme/tasks/workload'
-import type { Lessons } from '~~/core/programme/lessons/lessons'
-import type { Part } from '~~/core/programme/stock/parts'
-import type { KitItem } from '~~/core/hang'
-import type { StaffRole } from '~~/core/people'
 import { PROGRAMME, type SettingsState } from '../sync/device'
 import { reasonOf } from '../sync/sending'
 import { useOutbox } from '../sync/useOutbox'
