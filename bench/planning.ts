@@ -71,7 +71,7 @@ export async function placing(): Promise<Row[]> {
   const surveyed = survey(wall!)
   const { cells } = arrange(array!, job.catalogue.displays, wall!)!
   const bench = new Bench({ time: 2_000, warmupTime: 500 })
-  bench.add('place', () => void place(array!, cells, wall!, surveyed, job))
+  bench.add('place', () => void place({ array: array!, cells }, wall!, surveyed, job))
   bench.add('plan', () => void plan(job))
   await bench.run()
   const [placed, planned] = bench.tasks.map(({ result }) => 'latency' in result ? result.latency.p50 : Number.NaN)

@@ -28,10 +28,16 @@ export const studiesWith = (linearSolver: () => Promise<LinearSolver>) => ({
     progress: Progress,
   ): Remedy[] {
     const end = Date.now() + within
-    return remediesFor(array, wall, context, built, offered, {
-      tell: share => void progress(share),
-      isOver: () => Date.now() > end,
-    })
+    return remediesFor(
+      { array, document: wall },
+      context,
+      built,
+      offered,
+      {
+        tell: share => void progress(share),
+        isOver: () => Date.now() > end,
+      },
+    )
   },
   /** Several ways to arrange a wall, each planned. */
   async plans(walls: Wall[], context: PlanContext, built: AsBuilt, progress: Progress): Promise<WallPlan[]> {
@@ -46,7 +52,7 @@ export const studiesWith = (linearSolver: () => Promise<LinearSolver>) => ({
   align: async (read: Trued): Promise<Alignment | undefined> => ON_DEMAND.true(read, await linearSolver()),
   /** How likely an array is to close, by trial. */
   study: ({ wall, causes, trials, seed, by }: Trials, progress: Progress): Study =>
-    study(wall, causes, trials, seed, by, share => void progress(share)),
+    study(wall, causes, { trials, seed }, by, share => void progress(share)),
 })
 
 export type Studies = ReturnType<typeof studiesWith>

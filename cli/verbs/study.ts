@@ -52,7 +52,7 @@ export const study: Verb = {
             return {
               wall: wall.id,
               id: plan.id,
-              ...studyWall(studied, causes, count, begin, rules.measuring ?? 'running'),
+              ...studyWall(studied, causes, { trials: count, seed: begin }, rules.measuring ?? 'running'),
               notKnown,
             }
           }),

@@ -125,10 +125,7 @@ export function offAxis({ left, width }: Picture, along: number, distance: numbe
 /** Cautions about viewing: pictures too high for their size, and faces that project into a walkway. */
 export function viewingFindings(
   array: ScreenArray,
-  outline: Rect,
-  cells: Cell[],
-  model: Display,
-  mount: Mount | undefined,
+  { outline, cells, model, mount }: { outline: Rect, cells: Cell[], model: Display, mount: Mount | undefined },
   units: UnitSystem,
   walkway = false,
 ): Finding[] {

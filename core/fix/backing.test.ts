@@ -35,7 +35,7 @@ function planned(covering: Layer[], screw?: Partial<Fastener>) {
 function strength(covering: Layer[], screw: Partial<Fastener> = {}) {
   const job = jobOf(covering, screw)
   const wall = wallFor(job.walls[0]!, 'plywood')
-  return strengthOf({ ...SCREW, ...screw }, wall, bearerOf(m1), {})
+  return strengthOf({ ...SCREW, ...screw }, wall, bearerOf(m1), { rules: {} })
 }
 
 describe('plates on a sheet that backs the board', () => {
@@ -118,7 +118,11 @@ describe('fasteners of a sheet', () => {
     const [array] = job.walls[0]!.arrays
     const { arrays } = planWall(job.walls[0]!, contextOf(job))
     const offered = [toggle, ...job.catalogue.fasteners]
-    const ranked = rankFasteners(offered, array!, arrays[0]!.positions, job.walls[0]!, contextOf(job), 'metric')
+    const ranked = rankFasteners(
+      offered,
+      { array: array!, positions: arrays[0]!.positions, wall: job.walls[0]!, job: contextOf(job) },
+      'metric',
+    )
     const told = ranked.find(({ fastener }) => fastener.id === 'toggle')!
     expect([told.utilisation, told.stop]).toEqual([undefined, expect.stringContaining('places the plates anew')])
     expect(ranked.find(({ fastener }) => fastener.id === 'ply')!.utilisation).toBeGreaterThan(1)

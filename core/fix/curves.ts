@@ -78,7 +78,7 @@ export function depthCurve(
         { ...fastener, tip: 0, length: over + embedment, thread: Math.min(fastener.thread!, embedment) },
         wall,
         bearer,
-        rules,
+        { rules },
       )
       return known.known ? [{ embedment, tension: known.strength.tension, shear: known.strength.shear(0) }] : []
     })

@@ -246,7 +246,7 @@ describe('what a fastener bears elsewhere', () => {
     covering,
   })
   const screw: Fastener = { id: 's', kind: 'self-drilling', base: 'steel-stud', diameter: 5.5, length: 50 }
-  const known = (fastener: Fastener, wall: Wall) => strengthOf(fastener, wall, bearerOf(m1), {})
+  const known = (fastener: Fastener, wall: Wall) => strengthOf(fastener, wall, bearerOf(m1), { rules: {} })
   it('in sheet steel follows pull-out and bearing in contact, and is not known through a covering', () => {
     const bare = known(screw, wall({ kind: 'steel-stud', gauge: 0.84 }))
     if (!bare.known) throw new Error('not known')
@@ -278,7 +278,7 @@ describe('what a fastener bears elsewhere', () => {
       allowable: { tension: 180, shear: 260 },
     }
     const counts = (hollowWallAnchors?: 'never' | 'supplement' | 'counted') =>
-      strengthOf(hollow, exampleJob().walls[0]!, bearerOf(m1), { hollowWallAnchors }).known
+      strengthOf(hollow, exampleJob().walls[0]!, bearerOf(m1), { rules: { hollowWallAnchors } }).known
     expect([counts(), counts('never'), counts('supplement'), counts('counted')]).toEqual([false, false, false, true])
   })
 })

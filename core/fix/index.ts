@@ -105,7 +105,7 @@ function whyUnknown(fastener: Fastener, judging: Judging, { mount, positions }: 
   const { wall, rules } = judging
   const holes = positions.flatMap(({ holes = [] }) => holes)
   for (const around of isFramed(wall) || holes.length === 0 ? [undefined] : holes.map(judging.around)) {
-    const known = strengthOf(fastener, wall, judging.bearer(mount), rules, false, around)
+    const known = strengthOf(fastener, wall, judging.bearer(mount), { rules, wind: false, around })
     if (!known.known) return known.why
   }
   return undefined

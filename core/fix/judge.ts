@@ -214,7 +214,7 @@ function loadPlates(
 function judgeOwn(plates: LoadedPlate[], { wall, fastener, rules, around, bearer, members }: Judging): Judgement[] {
   const framed = isFramed(wall)
   const strengthIn = (mount: Mount, wind: boolean, surroundings?: Surroundings) => {
-    const known = fastener && strengthOf(fastener, wall, bearer(mount), rules, wind, surroundings)
+    const known = fastener && strengthOf(fastener, wall, bearer(mount), { rules, wind, around: surroundings })
     return known?.known ? known.strength : undefined
   }
   // In framing every hole is as strong as another; an anchor's strength depends on what is around it.
@@ -234,7 +234,7 @@ function judgeOwn(plates: LoadedPlate[], { wall, fastener, rules, around, bearer
     )
     const edges = framed
       ? loaded.flatMap(({ load, each }) =>
-          loadedEdges(load.case, each, places, fastener, members, inFraming(mount)(load.case === 'wind')),
+          loadedEdges(load.case, each, places, { fastener, members, strength: inFraming(mount)(load.case === 'wind') }),
         )
       : []
     return { position, cases: worstByCase(cases), bolts: [], loadedEdges: edges }
@@ -262,7 +262,7 @@ function judgeCarried(plates: LoadedPlate[], { wall, fastener, rules, carrier, s
   const rows = new Map<number, LoadedPlate[]>()
   for (const plate of plates) rows.set(plate.position.row, [...(rows.get(plate.position.row) ?? []), plate])
   const strengths = memoize((wind: boolean) => {
-    const known = fastener && strengthOf(fastener, wall, bearer(plates[0]!.mount), rules, wind)
+    const known = fastener && strengthOf(fastener, wall, bearer(plates[0]!.mount), { rules, wind })
     return known?.known ? known.strength : undefined
   })
   const boltsOf = ({ places, loaded }: LoadedPlate, n: number) =>

@@ -24,9 +24,11 @@ export function loadedEdges(
   name: LoadCase,
   each: FastenerLoad[],
   places: Hole[],
-  fastener: Fastener | undefined,
-  members: Member[],
-  strength: Strength | undefined,
+  {
+    fastener,
+    members,
+    strength,
+  }: { fastener: Fastener | undefined, members: Member[], strength: Strength | undefined },
 ): LoadedEdge[] {
   if (!fastener || !isWoodScrew(fastener) || !strength) return []
   const least = WOOD_DIAMETERS.loadedEdge * fastener.diameter

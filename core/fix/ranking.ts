@@ -47,10 +47,7 @@ const byUse = (a: Ranked, b: Ranked): number =>
  */
 export function rankFasteners(
   fasteners: Fastener[],
-  array: ScreenArray,
-  positions: Position[],
-  wall: Wall,
-  job: PlanContext,
+  { array, positions, wall, job }: { array: ScreenArray, positions: Position[], wall: Wall, job: PlanContext },
   units: UnitSystem,
   {
     strips = [],

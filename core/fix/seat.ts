@@ -229,7 +229,6 @@ function woodDistanceFindings(
   name: string,
   { diameter }: Fastener,
   holes: Placed[],
-  wall: Wall,
   endsOf: (hole: Placed) => number,
 ): Finding[] {
   const [spacing, end] = [WOOD_DIAMETERS.spacing * diameter, WOOD_DIAMETERS.end * diameter]
@@ -318,7 +317,7 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
             ? steelFindings(about, name, fastener, wall, each)
             : anchorFindings(about, name, fastener, wall, each),
     ),
-    ...(isWoodScrew(fastener) ? woodDistanceFindings(about, name, fastener, holes, wall, endsOf) : []),
+    ...(isWoodScrew(fastener) ? woodDistanceFindings(about, name, fastener, holes, endsOf) : []),
     ...(structureKindOf(wall.structure).masonry ? anchorDistanceFindings(about, name, fastener, holes, judging) : []),
     ...(hollow.length > 0
       ? [{

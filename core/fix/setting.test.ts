@@ -390,10 +390,7 @@ describe('the choice of a fastener', () => {
     const { arrays } = planWall(job.walls[0]!, job)
     const ranked = rankFasteners(
       offered,
-      job.walls[0]!.arrays[0]!,
-      arrays[0]!.positions,
-      job.walls[0]!,
-      job,
+      { array: job.walls[0]!.arrays[0]!, positions: arrays[0]!.positions, wall: job.walls[0]!, job },
       'metric',
       { onSite: ['known-here'], stock: { 'none-left': 2 } },
     )
@@ -403,7 +400,11 @@ describe('the choice of a fastener', () => {
     // What is wrong with the array, whatever fastens it, is said of none of them.
     Object.assign(job.walls[0]!, { handForce: 100 })
     job.walls[0]!.arrays[0]!.screw = 60
-    const again = rankFasteners(offered, job.walls[0]!.arrays[0]!, arrays[0]!.positions, job.walls[0]!, job, 'metric')
+    const again = rankFasteners(
+      offered,
+      { array: job.walls[0]!.arrays[0]!, positions: arrays[0]!.positions, wall: job.walls[0]!, job },
+      'metric',
+    )
     expect(again.find(({ fastener }) => fastener.id === 'plain')!.stop).toBeUndefined()
   })
 })

@@ -215,9 +215,7 @@ export function strengthOf(
   fastener: Fastener,
   wall: Wall,
   bearer: Bearer | undefined,
-  rules: Rules,
-  wind = false,
-  around?: Surroundings,
+  { rules, wind = false, around }: { rules: Rules, wind?: boolean, around?: Surroundings },
 ): Known {
   if (fastenerKindOf(fastener).opensInCavity) {
     const rule = rules.hollowWallAnchors ?? 'supplement'

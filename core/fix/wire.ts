@@ -59,7 +59,11 @@ function anchorStrength(
   for (const { hole, angle } of anchors) {
     // It bears on the wall beside the plate, whatever carries that.
     const bearer = bearerOf(mount, array)
-    const known = strengthOf(fastener, base, bearer, rules, true, isFramed(wall) ? undefined : around(hole))
+    const known = strengthOf(fastener, base, bearer, {
+      rules,
+      wind: true,
+      around: isFramed(wall) ? undefined : around(hole),
+    })
     if (!known.known) return undefined
     const { tension, shear } = known.strength
     least = Math.min(least, tension, shear(angle))

@@ -62,7 +62,11 @@ export function fromPrintedLevel(
 type Place = { x?: number, y?: number }
 
 /** A mark where it comes on the wall; what is taken from the level line is square to it. */
-function markAt(id: string, kind: MarkKind, label: string, { x, y }: Place, datum: Datum, level: LevelLine): Mark {
+function markAt(
+  { id, kind, label }: { id: string, kind: MarkKind, label: string },
+  { x, y }: Place,
+  { datum, level }: { datum: Datum, level: LevelLine },
+): Mark {
   const mark: Mark = { id, kind, label }
   const at = turned({ x: x ?? level.turn?.about.x ?? 0, y: y ?? level.y }, level.turn)
   if (x !== undefined) mark.running = at.x - datum.x
@@ -75,7 +79,8 @@ function markAt(id: string, kind: MarkKind, label: string, { x, y }: Place, datu
  * what is marked.
  */
 function levelMarks(arrays: ArrayPlan[], datum: Datum, level: LevelLine): Mark[] {
-  if (!level.turn) return [markAt('level-line', 'level-line', 'Level line', { y: level.y }, datum, level)]
+  if (!level.turn)
+    return [markAt({ id: 'level-line', kind: 'level-line', label: 'Level line' }, { y: level.y }, { datum, level })]
   const far = arrays
     .flatMap(({ outline }) => [outline.x, outline.x + outline.width])
     .reduce((a, b) => (Math.abs(b - datum.x) > Math.abs(a - datum.x) ? b : a))
@@ -92,12 +97,9 @@ function levelMarks(arrays: ArrayPlan[], datum: Datum, level: LevelLine): Mark[]
 
 function holeMark(hole: Hole, name: string, datum: Datum, level: LevelLine): Mark {
   const mark = markAt(
-    hole.id,
-    'hole',
-    `${name} ${hole.row} ${hole.rank}${hole.byHand ? ', manual' : ''}`,
+    { id: hole.id, kind: 'hole', label: `${name} ${hole.row} ${hole.rank}${hole.byHand ? ', manual' : ''}` },
     hole,
-    datum,
-    level,
+    { datum, level },
   )
   if (hole.bit !== undefined) [mark.bit, mark.depth] = [hole.bit, hole.depth]
   if (hole.member !== undefined) mark.member = hole.member
@@ -113,31 +115,31 @@ function positionMarks(position: Position, datum: Datum, level: LevelLine): Mark
     ...(plate
       ? [
           markAt(
-            `${position.id}-plate`,
-            'plate-centre',
-            `${name} plate centre${plate.byHand ? ', manual' : ''}`,
+            {
+              id: `${position.id}-plate`,
+              kind: 'plate-centre',
+              label: `${name} plate centre${plate.byHand ? ', manual' : ''}`,
+            },
             plate.centre,
-            datum,
-            level,
+            { datum, level },
           ),
         ]
       : []),
     ...holes.map(hole => holeMark(hole, name, datum, level)),
-    ...bolts.map(bolt => markAt(bolt.id, 'bolt', `${name} bolt ${bolt.rank}, ${bolt.row}`, bolt, datum, level)),
+    ...bolts.map(bolt =>
+      markAt({ id: bolt.id, kind: 'bolt', label: `${name} bolt ${bolt.rank}, ${bolt.row}` }, bolt, { datum, level }),
+    ),
   ]
 }
 
 /** The four corners of what is cut, each from the datum and the level line; its size stands with the first. */
 function cornersOf(
-  id: string,
-  kind: MarkKind,
-  name: string,
+  { id, kind, name }: { id: string, kind: MarkKind, name: string },
   { x, y, width, height }: Rect,
-  datum: Datum,
-  level: LevelLine,
+  { datum, level }: { datum: Datum, level: LevelLine },
 ): Mark[] {
   const at = (corner: string, words: string, place: { x: number, y: number }) =>
-    markAt(`${id}-${corner}`, kind, `${name} ${words}`, place, datum, level)
+    markAt({ id: `${id}-${corner}`, kind, label: `${name} ${words}` }, place, { datum, level })
   return [
     { ...at('tl', 'top left', { x, y: y + height }), size: { width, height } },
     at('tr', 'top right', { x: x + width, y: y + height }),
@@ -154,21 +156,25 @@ function wiringMarks({ boxes, works, loads }: Wiring, datum: Datum, level: Level
       .filter(({ held, kind }) => held && kind !== 'floor')
       .flatMap(({ id, number, kind, for: screens, cutout }) =>
         cornersOf(
-          `${id}-box`,
-          'cut-out',
-          `${labelOf.get(screens[0]!) ?? ''} ${kind === 'pass-through' ? 'plate' : 'box'} ${itemName({ id, number })}`.trim(),
+          {
+            id: `${id}-box`,
+            kind: 'cut-out',
+            name: `${labelOf.get(screens[0]!) ?? ''} ${kind === 'pass-through' ? 'plate' : 'box'} ${itemName({ id, number })}`.trim(),
+          },
           cutout,
-          datum,
-          level,
+          { datum, level },
         ),
       ),
     ...works.openings.flatMap(({ id, rect, at }, n) =>
-      cornersOf(id, 'opening', `Opening ${n + 1} at ${at === 'stud' ? 'a stud' : 'blocking'}`, rect, datum, level),
+      cornersOf({ id, kind: 'opening', name: `Opening ${n + 1} at ${at === 'stud' ? 'a stud' : 'blocking'}` }, rect, {
+        datum,
+        level,
+      }),
     ),
     ...works.bores
       .filter(({ diameter }) => Number.isFinite(diameter))
       .map(({ id, x, y, diameter, through }): Mark => ({
-        ...markAt(id, 'bore', `Bore ${BORED[through]}`, { x, y }, datum, level),
+        ...markAt({ id, kind: 'bore', label: `Bore ${BORED[through]}` }, { x, y }, { datum, level }),
         bit: diameter,
       })),
   ]
@@ -179,12 +185,36 @@ function outlineMarks({ id, name, outline }: ArrayPlan, datum: Datum, level: Lev
   const { x, y } = centreOf(outline)
   const [right, top] = [outline.x + outline.width, outline.y + outline.height]
   return [
-    markAt(`${id}-centre-x`, 'centre-line', `${name} vertical centre line`, { x }, datum, level),
-    markAt(`${id}-centre-y`, 'centre-line', `${name} horizontal centre line`, { y }, datum, level),
-    markAt(`${id}-corner-tl`, 'corner', `${name} top left corner`, { x: outline.x, y: top }, datum, level),
-    markAt(`${id}-corner-tr`, 'corner', `${name} top right corner`, { x: right, y: top }, datum, level),
-    markAt(`${id}-corner-bl`, 'corner', `${name} bottom left corner`, { x: outline.x, y: outline.y }, datum, level),
-    markAt(`${id}-corner-br`, 'corner', `${name} bottom right corner`, { x: right, y: outline.y }, datum, level),
+    markAt(
+      { id: `${id}-centre-x`, kind: 'centre-line', label: `${name} vertical centre line` },
+      { x },
+      { datum, level },
+    ),
+    markAt(
+      { id: `${id}-centre-y`, kind: 'centre-line', label: `${name} horizontal centre line` },
+      { y },
+      { datum, level },
+    ),
+    markAt(
+      { id: `${id}-corner-tl`, kind: 'corner', label: `${name} top left corner` },
+      { x: outline.x, y: top },
+      { datum, level },
+    ),
+    markAt(
+      { id: `${id}-corner-tr`, kind: 'corner', label: `${name} top right corner` },
+      { x: right, y: top },
+      { datum, level },
+    ),
+    markAt(
+      { id: `${id}-corner-bl`, kind: 'corner', label: `${name} bottom left corner` },
+      { x: outline.x, y: outline.y },
+      { datum, level },
+    ),
+    markAt(
+      { id: `${id}-corner-br`, kind: 'corner', label: `${name} bottom right corner` },
+      { x: right, y: outline.y },
+      { datum, level },
+    ),
   ]
 }
 

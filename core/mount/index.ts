@@ -76,14 +76,17 @@ const carrierOf = (array: ScreenArray, wall: Wall) => isFramed(wall) ? array.car
 
 /** What the plates of an array stand on, or undefined where a cell has no mount. */
 function contextOf(
-  array: ScreenArray, cells: Cell[], document: Wall, survey: Survey, { catalogue, rules, site }: PlanContext,
+  { array, cells }: { array: ScreenArray, cells: Cell[] },
+  document: Wall,
+  survey: Survey,
+  { catalogue, rules, site }: PlanContext,
   built: AsBuilt,
 ): Context | undefined {
   const modelOf = mountModels(array, catalogue)
   if (cells.some(cell => !modelOf(cell))) return undefined
   const fastener = fastenerOf(array, catalogue)
   const wall = wallFor(document, fastener?.base)
-  const substrate = substrateOf(wall, survey, fastener, rules, carrierOf(array, wall), built.dead)
+  const substrate = substrateOf(wall, survey, fastener, rules, { carrier: carrierOf(array, wall), dead: built.dead })
   return {
     array, wall, survey, catalogue, rules, units: site?.units ?? 'metric', mountOf: cell => modelOf(cell)!, substrate,
   }
@@ -94,19 +97,18 @@ function contextOf(
  * has to move. Where a cell has no mount, nothing is shifted.
  */
 export function place(
-  array: ScreenArray,
-  cells: Cell[],
+  { array, cells }: { array: ScreenArray, cells: Cell[] },
   wall: Wall,
   survey: Survey,
   job: PlanContext,
   built: AsBuilt = NOTHING_BUILT,
 ): Placing {
-  const context = contextOf(array, cells, wall, survey, job, built)
+  const context = contextOf({ array, cells }, wall, survey, job, built)
   if (!context) return { shift: { x: 0, y: 0 }, plates: [] }
   const standing = standingArray(array, built)
   return standing
-    ? placeLeast(array, cells, context.mountOf, wall, context.substrate, built, standing)
-    : placePlates(array, cells, context.mountOf, wall, context.substrate, built)
+    ? placeLeast({ array, cells, mountOf: context.mountOf }, { wall, substrate: context.substrate }, built, standing)
+    : placePlates({ array, cells, mountOf: context.mountOf }, { wall, substrate: context.substrate }, built)
 }
 
 /** What is drilled and driven in the holes of an array, through so much under the head, and into which sheet. */
@@ -177,7 +179,7 @@ function freshHoles(context: Context, cell: Cell, centre: { x: number, y: number
     )
     return { ...rest, x: moved.x, byHand: true, ...slot >= 0 && { slot }, ...substrate.at(moved.x, hole.y) }
   })
-  return withMade(planned, idOf(array, cell), mount, centre, built, substrate.at)
+  return withMade(planned, { screen: idOf(array, cell), mount, centre }, built, substrate.at)
 }
 
 /**
@@ -288,7 +290,7 @@ function withWire(context: Context, cell: MountedCell, strips: Strip[], built: A
   if (!mount.wire) return cell
   const fastener = fastenerOf(array, catalogue)
   const structure = carrierOf(array, wall)
-    ? substrateOf(wall, survey, fastener, rules, undefined, built.dead)
+    ? substrateOf(wall, survey, fastener, rules, { dead: built.dead })
     : substrate
   const place = wirePlace({
     cell, mount, wall, built, substrate: structure, covered: strips.map(({ rect }) => rect), framed: isFramed(wall),
@@ -304,15 +306,13 @@ function withWire(context: Context, cell: MountedCell, strips: Strip[], built: A
 
 /** The plates and holes of a placed array without its findings; an empty list where a screen has no mount. */
 export function mountedCells(
-  array: ScreenArray,
-  cells: Cell[],
-  placing: Placing,
+  { array, cells, placing }: { array: ScreenArray, cells: Cell[], placing: Placing },
   wall: Wall,
   survey: Survey,
   job: PlanContext,
   built: AsBuilt = NOTHING_BUILT,
 ): MountedCell[] {
-  const context = contextOf(array, cells, wall, survey, job, built)
+  const context = contextOf({ array, cells }, wall, survey, job, built)
   return context ? mountCells(context, cells, placing, built).mounted : []
 }
 
@@ -333,11 +333,14 @@ const withoutMount = (array: ScreenArray, cells: Cell[]): Mounting => ({
 
 /** Puts every plate and hole of an array where it was placed. */
 export function mount(
-  array: ScreenArray, cells: Cell[], placing: Placing, document: Wall, survey: Survey, job: PlanContext,
+  { array, cells, placing }: { array: ScreenArray, cells: Cell[], placing: Placing },
+  document: Wall,
+  survey: Survey,
+  job: PlanContext,
   built: AsBuilt = NOTHING_BUILT,
 ): Mounting {
   const { catalogue, rules } = job
-  const context = contextOf(array, cells, document, survey, job, built)
+  const context = contextOf({ array, cells }, document, survey, job, built)
   if (!context) return withoutMount(array, cells)
   const { members, coursing } = survey
   const { substrate, mountOf, wall } = context
@@ -373,12 +376,11 @@ export function mount(
         : []),
       ...(carrier
         ? carrierFindings(array, carrier, strips, wall)
-        : mounted.flatMap(cell => rowFindings(mountOf(cell), cell, row => inOwnPieces(context, mountOf(cell), row)))),
-      ...(carrier
-        ? []
-        : mounted.flatMap(cell =>
-            madeFindings(`R${cell.row} C${cell.column}`, cell.id, mountOf(cell), cell.plate.centre, built),
-          )),
+        : [
+            ...mounted.flatMap(cell =>
+              rowFindings(mountOf(cell), cell, row => inOwnPieces(context, mountOf(cell), row))),
+            ...mounted.flatMap(cell => madeFindings(cell, mountOf(cell), built)),
+          ]),
       ...handFindings(array, mounted),
       ...proofFindings(array, mounted, wall, members, rules),
       ...referenceFindings(array, mounted, wall, members, survey.uncheckedReferences),

@@ -32,7 +32,7 @@ export function layOut(
   const { displays } = context.catalogue
   const nominal = arrange(array, displays, wall)
   if (!nominal) return undefined
-  const placing = place(array, nominal.cells, wall, surveyed, context, built)
+  const placing = place({ array, cells: nominal.cells }, wall, surveyed, context, built)
   const { x, y } = placing.shift
   return {
     array,
@@ -60,7 +60,7 @@ export function mountLaidOut(
 ): MountedArray {
   const { catalogue, site } = context
   const { outline, imageGap, cells } = arrangement
-  const mounting = mount(array, cells, placing, wall, surveyed, context, built)
+  const mounting = mount({ array, cells, placing }, wall, surveyed, context, built)
   const display = catalogue.displays.find(({ id }) => id === array.display)!
   const mountModel = catalogue.mounts.find(({ id }) => id === array.mount)
   const map = cells.length > 0 ? pixelMap(cells, imageGap) : undefined
@@ -80,7 +80,12 @@ export function mountLaidOut(
     findings: [
       ...modelFindings(array, cells, catalogue),
       ...arrangement.findings,
-      ...viewingFindings(array, outline, cells, display, mountModel, site?.units ?? 'metric', wall.walkway),
+      ...viewingFindings(
+        array,
+        { outline, cells, model: display, mount: mountModel },
+        site?.units ?? 'metric',
+        wall.walkway,
+      ),
       ...mounting.findings,
     ],
   }
@@ -94,7 +99,7 @@ export function platesOf(
   context: PlanContext,
   built: AsBuilt,
 ): MountedCell[] {
-  return mountedCells(array, arrangement.cells, placing, wall, surveyed, context, built)
+  return mountedCells({ array, cells: arrangement.cells, placing }, wall, surveyed, context, built)
 }
 
 /** An array with what its fasteners are loaded with. */

@@ -33,7 +33,7 @@ function unheld(change: (job: Job, array: ScreenArray) => void = () => {}) {
     },
   })
   change(job, array)
-  return { job, wall: wall!, array, remedies: remediesFor(array, wall!, job) }
+  return { job, wall: wall!, array, remedies: remediesFor({ array, document: wall! }, job) }
 }
 const held = (job: Job) => planWall(job.walls[0]!, job).arrays[0]!.positions.every(({ plate }) => plate!.held)
 
@@ -64,7 +64,9 @@ describe('an array that is not held', () => {
   it('is told how far the search is, from a little to all', () => {
     const { job, wall, array } = unheld()
     const told: number[] = []
-    remediesFor(array, wall, job, NOTHING_BUILT, job.catalogue.mounts, { tell: share => void told.push(share) })
+    remediesFor({ array, document: wall }, job, NOTHING_BUILT, job.catalogue.mounts, {
+      tell: share => void told.push(share),
+    })
     expect(told).toEqual([...told].sort((a, b) => a - b))
     expect([told[0]! < 0.5, told.at(-1), told.length >= 4]).toEqual([true, 1, true])
   })

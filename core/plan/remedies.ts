@@ -209,8 +209,7 @@ function fastenerRemedies(array: ScreenArray, wall: Wall, job: Context): Remedy[
 }
 
 function mountRemedies(
-  array: ScreenArray,
-  mount: Mount,
+  { array, mount }: { array: ScreenArray, mount: Mount },
   wall: Wall,
   job: Context,
   offered: Mount[],
@@ -278,8 +277,7 @@ export interface Search {
  * @param offered mounts that could be taken in place of its own
  */
 export function remediesFor(
-  array: ScreenArray,
-  document: Wall,
+  { array, document }: { array: ScreenArray, document: Wall },
   context: PlanContext,
   built: AsBuilt = NOTHING_BUILT,
   offered: Mount[] = context.catalogue.mounts,
@@ -296,7 +294,7 @@ export function remediesFor(
     () => slotRemedies(array, mount, wall, job),
     () => carrierRemedies(array, mount, wall, job),
     () => fastenerRemedies(array, wall, job),
-    () => mountRemedies(array, mount, wall, job, offered, { tell: share => tell((4 + share) / 5), isOver }),
+    () => mountRemedies({ array, mount }, wall, job, offered, { tell: share => tell((4 + share) / 5), isOver }),
   ]
   const found = ways.flatMap((way, n) => {
     if (isOver()) return []

@@ -36,7 +36,7 @@ const TRIALS = 100_000
 
 describe('the study of tolerances', () => {
   it('gives for two screens what the error function gives: erf(1/2) running, erf(1/√2) from mark to mark', () => {
-    const { running, markToMark } = study(grid(1, 2), { ...NOTHING, marking: 1 }, TRIALS, 1)
+    const { running, markToMark } = study(grid(1, 2), { ...NOTHING, marking: 1 }, { trials: TRIALS, seed: 1 })
     for (const [{ p, low, high }, exact] of [[running, 0.5204999], [markToMark, 0.6826895]] as const) {
       expect(Math.abs(p - exact)).toBeLessThan(4 * Math.sqrt(exact * (1 - exact) / TRIALS))
       expect(high - low).toBeCloseTo(2 * 1.96 * Math.sqrt(p * (1 - p) / TRIALS), 3)
@@ -45,7 +45,8 @@ describe('the study of tolerances', () => {
 
   it('gives for cases alone what two even sizes give: P(|δ₁ + δ₂|/2 ≤ t) = 1 − (1 − t/s)²', () => {
     expect(
-      study(grid(1, 2, { size: 1 }, { tolerance: 0.3 }), { ...NOTHING, size: 1 }, TRIALS, 3).running.p,
+      study(grid(1, 2, { size: 1 }, { tolerance: 0.3 }), { ...NOTHING, size: 1 }, { trials: TRIALS, seed: 3 }).running
+        .p,
     ).toBeCloseTo(1 - 0.7 ** 2, 2)
   })
 
@@ -53,26 +54,30 @@ describe('the study of tolerances', () => {
     const wall = grid(1, 2, { face: { out: 0, sigma: 1 } })
     wall.screens[1]!.face = { out: 1, sigma: 1 }
     // Their difference is N(1, √2): Φ(0) − Φ(−2/√2) = 0.5 − 0.0786.
-    expect(study(wall, { ...NOTHING, faces: 1 }, TRIALS, 5).running.p).toBeCloseTo(0.4214, 2)
+    expect(study(wall, { ...NOTHING, faces: 1 }, { trials: TRIALS, seed: 5 }).running.p).toBeCloseTo(0.4214, 2)
     expect(
-      study(grid(1, 2, { depth: reach(4), face: { out: 0, sigma: 1 } }), { ...NOTHING, faces: 1 }, 5_000, 5).running.p,
+      study(
+        grid(1, 2, { depth: reach(4), face: { out: 0, sigma: 1 } }),
+        { ...NOTHING, faces: 1 },
+        { trials: 5_000, seed: 5 },
+      ).running.p,
     ).toBe(1)
   })
 
   it('has no case over another, and closes whatever the travel takes up', () => {
     // A gap of 0.2 may grow by 1 and shrink by 0.2: erf parts of N(0, √2).
     expect(
-      study(grid(1, 2, {}, { gap: { x: 0.2, y: 0.2 } }), { ...NOTHING, marking: 1 }, TRIALS, 4).running.p,
+      study(grid(1, 2, {}, { gap: { x: 0.2, y: 0.2 } }), { ...NOTHING, marking: 1 }, { trials: TRIALS, seed: 4 })
+        .running.p,
     ).toBeCloseTo(0.5205 / 2 + 0.1125 / 2, 2)
     expect(
       study(
         grid(2, 2, { x: reach(10), y: reach(10), size: 0.4 }),
         { ...NOTHING, marking: 1, drilling: 1, slack: 1, size: 1 },
-        2_000,
-        5,
+        { trials: 2_000, seed: 5 },
       ).running.p,
     ).toBe(1)
-    expect(study(grid(3, 3), NOTHING, 100, 6).running.p).toBe(1)
+    expect(study(grid(3, 3), NOTHING, { trials: 100, seed: 6 }).running.p).toBe(1)
   })
 
   it('finds the least that the worst seam can be brought to, as going round every constraint of the wall does', () => {
@@ -143,8 +148,8 @@ describe('the study of tolerances', () => {
   it('is the same for the same seed, never worse without a cause or with more travel, and ranks what costs most', () => {
     const wall = grid(3, 3, { x: reach(1.5), y: reach(1.5), size: 0.1 }, { tolerance: 0.5 })
     const causes: Causes = { marking: 1.5, drilling: 0.5, slack: 0.5, size: 1, faces: 1 }
-    const found = study(wall, causes, 4_000, 7)
-    expect(study(wall, causes, 4_000, 7)).toEqual(found)
+    const found = study(wall, causes, { trials: 4_000, seed: 7 })
+    expect(study(wall, causes, { trials: 4_000, seed: 7 })).toEqual(found)
     expect(found.causes[0]!.cause).toBe('marking')
     for (const { p } of found.causes) expect(p).toBeGreaterThanOrEqual(found.running.low)
     expect(found.changes.find(({ change }) => change === 'travel')!.p).toBeGreaterThan(found.running.p)
@@ -161,7 +166,7 @@ describe('the study of tolerances', () => {
   it('tells the travel that would close nineteen walls of twenty: with it they close, with less they do not', () => {
     const causes: Causes = { marking: 1.5, drilling: 0.5, slack: 1, size: 1, faces: 1 }
     const wall = grid(2, 3, { size: 0.4, face: { out: 0, sigma: 1 } }, { tolerance: 0.3 })
-    const { needs } = study(wall, causes, 8_000, 9)
+    const { needs } = study(wall, causes, { trials: 8_000, seed: 9 })
     const closes = (share: number) => {
       const screens = wall.screens.map(screen => ({
         ...screen,
@@ -169,7 +174,7 @@ describe('the study of tolerances', () => {
         y: reach(needs.y * share),
         depth: reach(needs.depth * share),
       }))
-      return study({ ...wall, screens }, causes, 8_000, 9).running.p
+      return study({ ...wall, screens }, causes, { trials: 8_000, seed: 9 }).running.p
     }
     // Each axis by itself is enough for 95 of 100: all three together for about 86.
     expect(closes(1)).toBeGreaterThan(0.83)
@@ -179,7 +184,7 @@ describe('the study of tolerances', () => {
 
   it('tells how far it is, and how sure a share is', () => {
     const told: number[] = []
-    study(grid(1, 2), NOTHING, 2_000, 1, 'running', share => told.push(share))
+    study(grid(1, 2), NOTHING, { trials: 2_000, seed: 1 }, 'running', share => told.push(share))
     expect(told).toEqual([0.25, 0.5, 0.75, 1])
     const { p, low, high } = wilson(50, 100)
     expect([p, low, high]).toEqual([0.5, expect.closeTo(0.4038, 3), expect.closeTo(0.5962, 3)])

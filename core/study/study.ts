@@ -102,8 +102,7 @@ function spreadOf(running: Float64Array, markToMark: Float64Array, tolerance: nu
 export function study(
   wall: StudiedWall,
   causes: Causes,
-  trials: number,
-  seed: number,
+  { trials, seed }: { trials: number, seed: number },
   by: Marking = 'running',
   told: (share: number) => void = () => {},
 ): Study {

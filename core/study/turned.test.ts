@@ -22,7 +22,8 @@ function studied(change: (job: ReturnType<typeof exampleJob>) => void = () => {}
   return { job, plan, ...studiedArray(wall!.arrays[0]!, plan, wall!, job.catalogue, job.rules) }
 }
 const example = studied()
-const shareOf = (causes: Partial<Causes>) => study(example.wall, { ...example.causes, ...causes }, 200, 1).running.p
+const shareOf = (causes: Partial<Causes>) =>
+  study(example.wall, { ...example.causes, ...causes }, { trials: 200, seed: 1 }).running.p
 
 describe('a wall that a crew trues in two rounds', () => {
   it('has the gaps that the corners of its cases leave', () => {
@@ -84,17 +85,17 @@ describe('what a study of a trued wall tells', () => {
       job.rules = { seamTolerance: 0.3 }
     })
     const only: Causes = { ...causes, marking: 0, drilling: 0, slack: 0, squareness: 0 }
-    expect(study(wall, only, 20_000, 3).running.p).toBeCloseTo(1 - 0.7 ** 2, 1)
+    expect(study(wall, only, { trials: 20_000, seed: 3 }).running.p).toBeCloseTo(1 - 0.7 ** 2, 1)
     // Racked cases gape at one end: fewer are within tolerance.
-    expect(study(wall, { ...only, squareness: 1 }, 20_000, 3).running.p).toBeLessThan(0.45)
+    expect(study(wall, { ...only, squareness: 1 }, { trials: 20_000, seed: 3 }).running.p).toBeLessThan(0.45)
   })
 
   it('tells what fails most often, and a sheet that says 0 means 0', () => {
     const { wall, causes } = studied()
-    const found = study(wall, causes, 300, 1)
+    const found = study(wall, causes, { trials: 300, seed: 1 })
     expect(found.causes[0]!.cause).toBe('slip')
     // What nineteen of twenty end within is what a tolerance would have to be.
-    const share = study({ ...wall, tolerance: found.within }, causes, 300, 1).running.p
+    const share = study({ ...wall, tolerance: found.within }, causes, { trials: 300, seed: 1 }).running.p
     expect(share).toBeGreaterThan(found.running.p)
     const exact = studied((job) => {
       job.catalogue.displays[0]!.sizeTolerance = 0

@@ -190,9 +190,7 @@ const OPENING = /door|window|opening/
 
 /** Members that nobody has a sign of, expected from the run they would stand in. */
 function inferred(
-  runs: Run[],
-  sightings: Sighting[],
-  groups: Group[],
+  { runs, sightings, groups }: { runs: Run[], sightings: Sighting[], groups: Group[] },
   against: Sign[],
   wall: Wall,
   width: number,
@@ -281,9 +279,7 @@ const informs = (sd: number) => 1 / sd ** 2
 function leaning(
   source: string,
   own: Sign[][],
-  sightings: Sighting[],
-  runs: Run[],
-  expected: ({ sd: number } | undefined)[],
+  { sightings, runs, expected }: { sightings: Sighting[], runs: Run[], expected: ({ sd: number } | undefined)[] },
   separate: (signs: Sign[]) => number,
 ): number[] {
   const alone = own.map((signs, n) => {
@@ -414,7 +410,7 @@ export function mapFraming(wall: Wall): FramingMap {
   const separate = (signs: Sign[]) =>
     new PosteriorGrid(signs, [], face, 2 * FINE).expecting(flat).belief(0, signs.length).sd
   const leanings = shared.map(({ source, sd }) =>
-    leaning(source, own, sightings, runs, expected, separate).map(share => share * sd),
+    leaning(source, own, { sightings, runs, expected }, separate).map(share => share * sd),
   )
   // Where runs are known, or members are read by several signs each, a sign that stands by itself is likelier a stray.
   const strayLikely = runs.length > 0 || own.filter(signs => signs.length > 1).length > 1
@@ -433,7 +429,7 @@ export function mapFraming(wall: Wall): FramingMap {
     }]
   })
   const members = withIds(
-    [...observed, ...inferred(runs, sightings, groups, against, wall, face)].sort((a, b) => a.centre - b.centre),
+    [...observed, ...inferred({ runs, sightings, groups }, against, wall, face)].sort((a, b) => a.centre - b.centre),
     wall.evidence ?? [],
   )
   const explained = new Set(members.flatMap(({ evidence }) => evidence))

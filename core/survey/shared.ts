@@ -70,8 +70,7 @@ const tellsPlace = (signs: Sign[]) =>
 function learn(
   source: string,
   sigma: number,
-  groups: Sign[][],
-  against: Sign[],
+  { groups, against }: { groups: Sign[][], against: Sign[] },
   width: number,
   flat: Expectation,
 ): SharedError {
@@ -123,8 +122,7 @@ export function sharedErrors(groups: Group[], against: Sign[], width: number, fl
     const error = learn(
       source,
       source.startsWith('reference') ? CARRIED_SIGMA : ERROR_MODEL.instrument,
-      shifted,
-      against,
+      { groups: shifted, against },
       width,
       flat,
     )

@@ -58,7 +58,7 @@ describe('people', () => {
       code: 'last-planner',
     })
     expect(
-      refused(() => changeRole(db(), firm.key, isla.id, { role: 'lead', sites: [] }, 'Isla Brandt', T(3))),
+      refused(() => changeRole(db(), firm.key, isla.id, { role: 'lead', sites: [] }, { by: 'Isla Brandt', at: T(3) })),
     ).toMatchObject({ code: 'last-planner' })
     join('Ranveig Holt', 'planner')
     removePerson(db(), firm.key, isla.id, 'Ranveig Holt', T(3))
@@ -90,7 +90,7 @@ describe('a session', () => {
       held: { role: 'crew', sites: ['holm-point'] },
     })
     expect(openSession(db(), 'none', at(3))).toEqual({ ended: 'unknown' })
-    endSession(db(), firm.key, sessions[0]!, 'Isla Brandt', T(4))
+    endSession(db(), firm.key, sessions[0]!, { by: 'Isla Brandt', at: T(4) })
     expect(openSession(db(), sessions[0]!, at(4))).toEqual({ ended: 'ended' })
     // Seen on the third, so that fourteen days end on the seventeenth.
     openSession(db(), sessions[1]!, at(3))
@@ -106,10 +106,10 @@ describe('a session', () => {
   it('is ended by nobody of another firm, nor by another person of one’s own account', () => {
     const session = beginSession(db(), isla, 'password', 'a laptop', T(2))
     const other = beginFirm(db(), 'Other firm', T(2))
-    expect(refused(() => endSession(db(), other.key, session, 'Somebody', T(2))).status).toBe(404)
-    expect(refused(() => endSession(db(), firm.key, session, 'Odd', T(2), join('Odd Varga', 'crew').key)).status).toBe(
-      404,
-    )
+    expect(refused(() => endSession(db(), other.key, session, { by: 'Somebody', at: T(2) })).status).toBe(404)
+    expect(
+      refused(() => endSession(db(), firm.key, session, { by: 'Odd', at: T(2) }, join('Odd Varga', 'crew').key)).status,
+    ).toBe(404)
   })
 
   it('follows what the firm allows', () => {

@@ -44,7 +44,7 @@ const remark = (id: string, day: number, more = {}) =>
 const override = (id: string, day: number, more = {}) =>
   ({ ...remark(id, day), kind: 'override', code: 'member-unsure', subject: 's', reason: 'looked', ...more })
 const send = (by: SignedIn, entries: unknown[], day: number) =>
-  addEntries(log.db, 'holm-point', 'w1', authorOf(db(), by), entries, T(day, '20:00'))
+  addEntries(log.db, { siteId: 'holm-point', wall: 'w1' }, authorOf(db(), by), entries, T(day, '20:00'))
 
 /** A device with a key of its own, by the standards alone: the thumbprint of RFC 7638, ECDSA as WebCrypto gives it. */
 class Phone {
@@ -129,7 +129,7 @@ describe('the proof of who made an entry', () => {
 
   it('counts within the session of the key alone: not before it began, nor after it ended', () => {
     const phone = new Phone(odd, 4)
-    endSession(db(), firm.key, phone.session.session, 'Isla Brandt', T(6))
+    endSession(db(), firm.key, phone.session.session, { by: 'Isla Brandt', at: T(6) })
     const sent = send(
       as(isla, 8),
       [phone.signed(remark('r1', 3)), phone.signed(remark('r2', 5)), phone.signed(remark('r3', 7))],
@@ -143,7 +143,7 @@ describe('the proof of who made an entry', () => {
 describe('who lost the right', () => {
   it('in the middle of a day: what he signed before is taken as late, what came after waits for a planner', () => {
     const phone = new Phone(odd, 4)
-    changeRole(db(), firm.key, odd.id, { role: 'crew', sites: ['stennick'] }, 'Isla Brandt', T(5, '12:00'))
+    changeRole(db(), firm.key, odd.id, { role: 'crew', sites: ['stennick'] }, { by: 'Isla Brandt', at: T(5, '12:00') })
     const [before, after] = [
       phone.signed({ ...remark('r1', 5), at: T(5, '11:00') }),
       phone.signed({ ...remark('r2', 5), at: T(5, '13:00') }),
@@ -184,11 +184,11 @@ describe('who has no right', () => {
     const lead = join('Ranveig Holt', 'lead', ['holm-point'])
     const phone = new Phone(lead, 2)
     expect(send(phone.session, [override('o1', 3)], 3)).toMatchObject([{ entry: { by: 'Ranveig Holt' } }])
-    changeRole(db(), firm.key, lead.id, { role: 'crew', sites: ['holm-point'] }, 'Isla Brandt', T(5))
+    changeRole(db(), firm.key, lead.id, { role: 'crew', sites: ['holm-point'] }, { by: 'Isla Brandt', at: T(5) })
     const sent = send(phone.session, [phone.signed(override('o2', 4)), override('o3', 4), remark('r1', 4)], 6)
     const noMore = { setAside: expect.stringContaining('could not issue a mark-out') }
     expect(sent).toMatchObject([noMore, noMore, { entry: { id: 'r1' } }])
-    changeRole(db(), firm.key, odd.id, { role: 'crew', sites: [] }, 'Isla Brandt', T(5))
+    changeRole(db(), firm.key, odd.id, { role: 'crew', sites: [] }, { by: 'Isla Brandt', at: T(5) })
     expect(send(as(odd, 6), [remark('r2', 4)], 6)).toMatchObject([
       { setAside: expect.stringContaining('nothing proves that this was recorded before') },
     ])
@@ -202,7 +202,7 @@ describe('who has no right', () => {
     ])
     const tove = join('Tove Marsh', 'service')
     expect(send(as(tove, 5), [remark('r3', 5)], 5)).toMatchObject([{ error: { code: 'not-yours' } }])
-    changeRole(db(), firm.key, odd.id, { role: 'service', sites: [] }, 'Isla Brandt', T(5, '12:00'))
+    changeRole(db(), firm.key, odd.id, { role: 'service', sites: [] }, { by: 'Isla Brandt', at: T(5, '12:00') })
     expect(send(as(odd, 5), [remark('r4', 30)], 5)).toMatchObject([{ setAside: expect.any(String) }])
   })
 })

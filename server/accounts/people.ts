@@ -9,6 +9,7 @@ import { note } from './audit'
 import { nameFault } from './firms'
 import type { Accounts } from './form'
 import { grants, invitations, passkeys, people, sessions } from './schema'
+import type { By } from '../utils/by'
 
 /** A person of a firm. */
 export type Person = typeof people.$inferSelect
@@ -175,8 +176,7 @@ export function changeRole(
   firm: number,
   id: string,
   choice: RoleChoice,
-  by: string,
-  at: string,
+  { by, at }: By,
 ): void {
   const person = personHere(accounts, firm, id)
   atomically(accounts, () => {
@@ -218,8 +218,7 @@ export function setPassword(
   accounts: Accounts,
   { key, firm, name }: Person,
   password: string,
-  by: string,
-  at: string,
+  { by, at }: By,
   except?: string,
 ): void {
   atomically(accounts, () => {

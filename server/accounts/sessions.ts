@@ -9,6 +9,7 @@ import type { Firm } from './firms'
 import type { Accounts } from './form'
 import { grantsOf, type Person } from './people'
 import { firms, people, sessions } from './schema'
+import type { By } from '../utils/by'
 
 /** By which way a person came in. */
 export type Way = typeof sessions.$inferSelect['way']
@@ -101,8 +102,7 @@ export function endSession(
   accounts: Accounts,
   firm: number,
   id: string,
-  by: string,
-  at: string,
+  { by, at }: By,
   person?: number,
 ): void {
   const found = accounts

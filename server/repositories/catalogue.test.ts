@@ -34,10 +34,13 @@ describe('the firm’s catalogue', () => {
   })
 
   it('sets a model right in place while no wall uses it, and after that as a revision', () => {
-    expect(saveModel(db, 'display', display({ mass: 22 }), 1, 'Kit', AT)).toEqual({ id: 'd46', version: 2 })
+    expect(saveModel(db, 'display', display({ mass: 22 }), 1, { by: 'Kit', at: AT })).toEqual({ id: 'd46', version: 2 })
     importJob(db, exampleJob(), 'Isla', AT)
-    expect(saveModel(db, 'display', display({ mass: 23 }), 2, 'Kit', AT)).toEqual({ id: 'd46.r2', version: 1 })
-    expect(saveModel(db, 'display', display({ mass: 22, retired: true }), 2, 'Kit', AT)).toEqual({
+    expect(saveModel(db, 'display', display({ mass: 23 }), 2, { by: 'Kit', at: AT })).toEqual({
+      id: 'd46.r2',
+      version: 1,
+    })
+    expect(saveModel(db, 'display', display({ mass: 22, retired: true }), 2, { by: 'Kit', at: AT })).toEqual({
       id: 'd46',
       version: 3,
     })
@@ -53,14 +56,17 @@ describe('the firm’s catalogue', () => {
   it('refuses what is wrong, stale or taken, and brings in all or none', () => {
     expect(
       refused(() =>
-        saveModel(db, 'display', display({ bezel: { top: 1, right: 900, bottom: 1, left: 900 } }), 1, 'Kit', AT),
+        saveModel(db, 'display', display({ bezel: { top: 1, right: 900, bottom: 1, left: 900 } }), 1, {
+          by: 'Kit',
+          at: AT,
+        }),
       ),
     ).toMatchObject({ status: 422, faults: [{ path: '$.bezel.left' }] })
-    expect(refused(() => saveModel(db, 'display', display(), undefined, 'Kit', AT))).toMatchObject({
+    expect(refused(() => saveModel(db, 'display', display(), undefined, { by: 'Kit', at: AT }))).toMatchObject({
       status: 409,
       code: 'model-exists',
     })
-    expect(refused(() => saveModel(db, 'display', display(), 7, 'Kit', AT))).toMatchObject({
+    expect(refused(() => saveModel(db, 'display', display(), 7, { by: 'Kit', at: AT }))).toMatchObject({
       status: 409,
       code: 'stale',
     })
@@ -77,24 +83,51 @@ describe('the firm’s catalogue', () => {
     const wall = exampleWall()
     wall.arrays[0]!.display = 'new'
     const models = { displays: [display({ id: 'new' }), display({ mass: 99 })] }
-    expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 1, 'Kit', AT))).toMatchObject({ status: 422 })
+    expect(
+      refused(() => saveWall(db, { siteId: 'holm-point', id: 'w1' }, { wall, version: 1 }, { by: 'Kit', at: AT })),
+    ).toMatchObject({ status: 422 })
     // What came along with a save that was refused is not kept, nor taken for kept.
-    expect(refused(() => saveWall(db, 'holm-point', 'w1', { ...wall, width: -1 }, 1, 'Kit', AT, models))).toMatchObject(
-      { status: 422 },
-    )
-    expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 1, 'Kit', AT))).toMatchObject({ status: 422 })
-    saveWall(db, 'holm-point', 'w1', wall, 1, 'Kit', AT, models)
+    expect(
+      refused(() =>
+        saveWall(
+          db,
+          { siteId: 'holm-point', id: 'w1' },
+          { wall: { ...wall, width: -1 }, version: 1, models },
+          { by: 'Kit', at: AT },
+        ),
+      ),
+    ).toMatchObject({ status: 422 })
+    const save = (more: object) =>
+      saveWall(db, { siteId: 'holm-point', id: 'w1' }, { wall, version: 1, ...more }, { by: 'Kit', at: AT })
+    expect(refused(() => save({}))).toMatchObject({ status: 422 })
+    save({ models })
     expect(readWall(db, 'holm-point', 'w1').job.catalogue.displays.map(({ id, mass }) => [id, mass])).toEqual([
       ['d46', 21.5],
       ['new', 21.5],
     ])
     expect(
-      refused(() => saveWall(db, 'holm-point', 'w1', wall, 2, 'Kit', AT, { displays: [{ id: 'x' }] })),
+      refused(() =>
+        saveWall(
+          db,
+          { siteId: 'holm-point', id: 'w1' },
+          { wall, version: 2, models: { displays: [{ id: 'x' }] } },
+          { by: 'Kit', at: AT },
+        ),
+      ),
     ).toMatchObject({
       status: 422,
       faults: expect.arrayContaining([expect.objectContaining({ path: '$.models.displays.name' })]),
     })
-    expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 2, 'Kit', AT, { mounts: 3 }))).toMatchObject({
+    expect(
+      refused(() =>
+        saveWall(
+          db,
+          { siteId: 'holm-point', id: 'w1' },
+          { wall, version: 2, models: { mounts: 3 } },
+          { by: 'Kit', at: AT },
+        ),
+      ),
+    ).toMatchObject({
       status: 422,
     })
   })
@@ -102,12 +135,13 @@ describe('the firm’s catalogue', () => {
 
 describe('the stock', () => {
   const lag = exampleJob().catalogue.fasteners[0]!
+  const [LAG, ODD] = [{ kind: 'fastener' as const, id: 'lag' }, { by: 'Odd', at: AT }]
   beforeEach(() => void importModels(db, 'fastener', [{ ...lag, stock: 40 }], 'Isla', AT))
 
   it('begins with what the catalogue says, is no figure of the model, and is the sum of what came and went', () => {
     expect(readCatalogue(db).fasteners).toEqual([lag])
-    expect(moveStock(db, 'fastener', 'lag', -12, 'Odd', AT, 'Ticket hall')).toBe(28)
-    expect(moveStock(db, 'fastener', 'lag', 100, 'Odd', AT)).toBe(128)
+    expect(moveStock(db, LAG, { change: -12, note: 'Ticket hall' }, ODD)).toBe(28)
+    expect(moveStock(db, LAG, { change: 100 }, ODD)).toBe(128)
     expect(readCatalogue(db).stock).toEqual({ 'fastener/lag': 128 })
     expect(stockMoves(db, 'fastener', 'lag').map(({ change, by, note }) => [change, by, note])).toEqual([
       [40, 'Isla', 'Opening stock from the catalogue'],
@@ -121,11 +155,11 @@ describe('the stock', () => {
 
   it('is moved from one place to another whole or not at all', () => {
     const at = () => stockByPlace(db).map(({ place, count }) => [place, count])
-    expect(moveStockTo(db, 'fastener', 'lag', 15, 'Odd', AT, 'Store to Van 1', 'store', 'van-1')).toBe(40)
+    expect(moveStockTo(db, LAG, { count: 15, note: 'Store to Van 1', place: 'store', to: 'van-1' }, ODD)).toBe(40)
     expect(at()).toEqual(expect.arrayContaining([['store', 25], ['van-1', 15]]))
     for (const [count, to] of [[26, 'van-1'], [5, 'no such place!'], [-5, 'van-1'], [0, 'van-1'], ['5', 'van-1']]) {
       expect(
-        refused(() => moveStockTo(db, 'fastener', 'lag', count, 'Odd', AT, undefined, 'store', to)).status,
+        refused(() => moveStockTo(db, LAG, { count, place: 'store', to }, ODD)).status,
         `${count} to ${to}`,
       ).toBe(422)
     }
@@ -134,14 +168,14 @@ describe('the stock', () => {
   })
 
   it('never falls below none, and nothing in its ledger is changed', () => {
-    expect(refused(() => moveStock(db, 'fastener', 'lag', -41, 'Odd', AT)).faults).toEqual([
+    expect(refused(() => moveStock(db, LAG, { change: -41 }, ODD)).faults).toEqual([
       { path: '$.change', message: 'would leave less than 0: in stock 40' },
     ])
-    expect(refused(() => moveStock(db, 'fastener', 'lag', 1.5, 'Odd', AT, 7)).faults!.map(({ path }) => path)).toEqual([
+    expect(refused(() => moveStock(db, LAG, { change: 1.5, note: 7 }, ODD)).faults!.map(({ path }) => path)).toEqual([
       '$.change',
       '$.note',
     ])
-    expect(refused(() => moveStock(db, 'fastener', 'none', 1, 'Odd', AT)).status).toBe(404)
+    expect(refused(() => moveStock(db, { ...LAG, id: 'none' }, { change: 1 }, ODD)).status).toBe(404)
     for (const tamper of [sql`UPDATE stock SET change = 1`, sql`DELETE FROM stock`])
       expect(() => db.run(tamper)).toThrow()
     expect(readStock(db)).toEqual({ 'fastener/lag': 40 })
@@ -158,7 +192,7 @@ describe('the sample that a new firm begins with', () => {
       new Set(['Sample']),
     ])
     const [own, other] = shipped.displays
-    saveModel(db, 'display', { ...own, name: 'Our own' }, 1, 'Isla', AT)
+    saveModel(db, 'display', { ...own, name: 'Our own' }, 1, { by: 'Isla', at: AT })
     importJob(db, { ...exampleJob(), catalogue: { ...exampleJob().catalogue, displays: [d46, other!] } }, 'Isla', AT)
     expect(removeSample(db).held).toBeGreaterThan(0)
     expect(readCatalogue(db).displays.map(({ name }) => name)).toEqual(['Our own', other!.name])

@@ -4,13 +4,14 @@ import {
   KINDS, MODEL_KINDS, modelFaults, modelsOf, nextRevision, sameFigures, SHELVES, type Model, type ModelKind,
 } from '../../core/catalogue'
 import { remember } from '../../core/memo'
-import { LIMITS, same, type Catalogue, type Fault } from '../../core/job'
+import { LIMITS, same, type Fault } from '../../core/job'
 import { models, sites, wallModels, walls } from '../database/schema'
 import { atomically } from '../database/atomically'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { apiError, validationError } from '../utils/apiError'
 import { IS_HERE, siteDocument } from './siteRows'
 import { addMove, readStock, stockMoves } from './stock'
+import type { By } from '../utils/by'
 
 /** Which walls use which models, by kind and id; alternatives count, as they may be chosen. */
 function usesOf(db: Database): Map<string, Keeping['usedBy']> {
@@ -97,11 +98,9 @@ function heldBySites(db: Database): Set<string> {
 /** Keeps a model that has no faults, within a transaction; `held` are those that sites hold. */
 function keepModel(
   db: Database,
-  kind: ModelKind,
-  given: Model,
+  { kind, given }: { kind: ModelKind, given: Model },
   version: unknown,
-  by: string,
-  at: string,
+  { by, at }: By,
   held: () => Set<string>,
 ): { id: string, version: number } {
   const row = modelOfId(db).get({ kind, id: given.id })
@@ -151,14 +150,16 @@ export function saveModel(
   kind: ModelKind,
   model: unknown,
   version: unknown,
-  by: string,
-  at: string,
+  { by, at }: By,
 ): { id: string, version: number } {
   const faults = modelFaults(kind, model)
   if (faults.length > 0) throw validationError(faults)
-  return db.transaction(() => keepModel(db, kind, model as Model, version, by, at, () => heldBySites(db)), {
-    behavior: 'immediate',
-  })
+  return db.transaction(
+    () => keepModel(db, { kind, given: model as Model }, version, { by, at }, () => heldBySites(db)),
+    {
+      behavior: 'immediate',
+    },
+  )
 }
 
 /** By whom the models are that ship with the product, until a person saves them as his own. */
@@ -225,9 +226,11 @@ export function importModels(
     split.map(({ model: each, count }) => {
       const model = each as Model
       const row = modelOfId(db).get({ kind, id: model.id })
-      const kept = same(row?.model, model) ? { id: model.id } : keepModel(db, kind, model, row?.version, by, at, held)
+      const kept = same(row?.model, model)
+        ? { id: model.id }
+        : keepModel(db, { kind, given: model }, row?.version, { by, at }, held)
       if (count !== undefined && stockMoves(db, kind, kept.id).length === 0)
-        addMove(db, kind, kept.id, count, by, at, 'Opening stock from the catalogue')
+        addMove(db, { kind, id: kept.id }, { change: count, note: 'Opening stock from the catalogue' }, { by, at })
       return kept
     }),
   )

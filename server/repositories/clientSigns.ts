@@ -60,10 +60,16 @@ export function signByLink(db: Database, { site, wall, link }: Opened, sent: unk
   const byThis = entriesOf(db, siteRow(db, site).key, wall).filter(entry => 'link' in entry && entry.link === link.id)
   checkLeft(byThis.filter(isOther), given)
   const about = { at, by: CLIENT, wall, name, link: link.id }
-  const results = addEntries(db, site, wall, clientAuthor, [
-    ...ink.length > 0 ? [{ ...about, id, kind: 'signed', ...role && { role }, ink }] : [],
-    ...remark ? [{ ...about, id: `${String(id)}-remark`, kind: 'remark', note: remark }] : [],
-  ], at)
+  const results = addEntries(
+    db,
+    { siteId: site, wall },
+    clientAuthor,
+    [
+      ...ink.length > 0 ? [{ ...about, id, kind: 'signed', ...role && { role }, ink }] : [],
+      ...remark ? [{ ...about, id: `${String(id)}-remark`, kind: 'remark', note: remark }] : [],
+    ],
+    at,
+  )
   for (const result of results) if ('error' in result) throw refusal(result.error)
   return results.flatMap(result => 'entry' in result ? [result.entry] : [])
 }

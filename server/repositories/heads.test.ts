@@ -25,7 +25,7 @@ const site = () => siteRow(db, 'holm-point')
 const remarks = (from: number, count: number) => Array.from({ length: count }, (_, n) => (
   { id: `e${from + n}`, at: AT, by: 'Isla', wall: 'w1', kind: 'remark', note: 'dry' } as LogEntry))
 const add = (from: number, count: number) =>
-  addEntries(db, 'holm-point', 'w1', clientAuthor, remarks(from, count), AT)
+  addEntries(db, { siteId: 'holm-point', wall: 'w1' }, clientAuthor, remarks(from, count), AT)
 const startAgain = () => {
   openHeadKey()
   signFor(db, signerOf('firm'))

@@ -38,7 +38,9 @@ it('a long log comes in by steps: others write meanwhile, and its site is seen o
   expect(refused(() => checkIsNew(db, 'long'))).toMatchObject({ status: 409, code: 'site-exists' })
   expect(freeSiteId(db, 'long')).toBe('long-2')
   await breath()
-  expect(addEntries(db, 'holm-point', 'w1', clientAuthor, [remark('x')], AT)).toMatchObject([{ entry: { seq: 1 } }])
+  expect(addEntries(db, { siteId: 'holm-point', wall: 'w1' }, clientAuthor, [remark('x')], AT)).toMatchObject([
+    { entry: { seq: 1 } },
+  ])
   await expect(importInSteps(db, incoming(long('long')))).rejects.toMatchObject({ statusCode: 409 })
   expect(await arriving).toBe('long')
   expect(ids()).toEqual(['holm-point', 'long'])

@@ -32,13 +32,13 @@ const hole: EntryOf<'hole'> = {
 describe('the log', () => {
   beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
   const add = (change: Partial<EntryOf<'hole'>> = {}, wall = 'w1') =>
-    addLogEntry(db, 'holm-point', wall, clientAuthor, { ...hole, ...change }, AT) as LogEntry
+    addLogEntry(db, { siteId: 'holm-point', wall }, clientAuthor, { ...hole, ...change }, AT) as LogEntry
   const entries = () => exportJob(db, 'holm-point').log
 
   it('is added to, once for each entry however often it is sent, and each follows the one before', () => {
     const first = add()
     expect(add()).toEqual(first)
-    expect(addLogEntry(db, 'holm-point', 'w1', clientAuthor, first, 'later')).toEqual(first)
+    expect(addLogEntry(db, { siteId: 'holm-point', wall: 'w1' }, clientAuthor, first, 'later')).toEqual(first)
     add({ id: 'l2', result: 'void' })
     expect(entries().map(({ id, seq, prev }) => [id, seq, prev])).toEqual([['l1', 1, ''], ['l2', 2, first.hash]])
     expect(brokenLink(entries())).toBeUndefined()
@@ -64,8 +64,7 @@ describe('the log', () => {
   it('takes many at once, and one that is refused keeps none of the others out', () => {
     const results = addEntries(
       db,
-      'holm-point',
-      'w1',
+      { siteId: 'holm-point', wall: 'w1' },
       clientAuthor,
       [
         hole,
@@ -88,7 +87,7 @@ describe('the log', () => {
       ['l4', 'kept'],
     ])
     expect(entries().map(({ id, seq }) => [id, seq])).toEqual([['l1', 1], ['l4', 2]])
-    expect(refused(() => addEntries(db, 'holm-point', 'w7', clientAuthor, [], AT)).status).toBe(404)
+    expect(refused(() => addEntries(db, { siteId: 'holm-point', wall: 'w7' }, clientAuthor, [], AT)).status).toBe(404)
   })
 
   it('refuses what is wrong', () => {
@@ -110,11 +109,14 @@ describe('the log', () => {
       corrects: 'l1',
       note: 'typed wrong',
     }
-    expect(refused(() => addLogEntry(db, 'holm-point', 'w1', clientAuthor, correction, AT)).faults).toEqual([
-      { path: '$.corrects', message: '“l1” is not an earlier entry of this wall' },
-    ])
+    expect(
+      refused(() => addLogEntry(db, { siteId: 'holm-point', wall: 'w1' }, clientAuthor, correction, AT)).faults,
+    ).toEqual([{ path: '$.corrects', message: '“l1” is not an earlier entry of this wall' }])
     add()
-    expect(addLogEntry(db, 'holm-point', 'w1', clientAuthor, correction, AT)).toMatchObject({ seq: 2, corrects: 'l1' })
+    expect(addLogEntry(db, { siteId: 'holm-point', wall: 'w1' }, clientAuthor, correction, AT)).toMatchObject({
+      seq: 2,
+      corrects: 'l1',
+    })
     expect(refused(() => add({ id: 'l2', at: '2026-99-99T09:00:00Z' })).faults![0]!.message).toContain(
       'not a valid date and time',
     )
@@ -142,7 +144,7 @@ describe('the log', () => {
       alternatives: [{ id: 'b', name: 'B' }],
       arrays: [{ ...array!, id: 'a2', alternative: 'b' }],
     }
-    saveWall(db, 'holm-point', 'w1', wall, version, 'Isla', AT)
+    saveWall(db, { siteId: 'holm-point', id: 'w1' }, { wall, version }, { by: 'Isla', at: AT })
     expect(add({ id: 'l2', result: 'miss' })).toMatchObject({ seq: 2 })
     expect(add({ id: 'l3', hole: 'a2-r1c1-top-2' })).toMatchObject({ seq: 3 })
     for (const unknown of ['a1-r1c1-top-2', 'a2-r3c1-top-1', 'a2', 'a2-r1c11'])

@@ -230,7 +230,7 @@ function addEntry(batch: Batch, author: Author, given: unknown, receivedAt: stri
   const reason = authored.verdict === 'taken' ? apart ?? SETTLES : authored.reason
   const faults = faultsOf(batch, authored.entry)
   if (faults.length > 0) throw validationError(faults)
-  keepAside(db, site.key, wall.id, authored.entry as LogEntry, reason, receivedAt)
+  keepAside(db, { site: site.key, wall: wall.id }, authored.entry as LogEntry, reason, receivedAt)
   return { setAside: reason }
 }
 
@@ -248,8 +248,7 @@ function grown<Result>(db: Database, site: SiteRow, add: () => Result): Result {
 /** Adds many entries to a wall's log, in their order; one that is refused keeps none of the others out. */
 export function addEntries(
   db: Database,
-  siteId: string,
-  wall: string,
+  { siteId, wall }: { siteId: string, wall: string },
   author: Author,
   entries: unknown[],
   receivedAt: string,
@@ -277,8 +276,7 @@ export function addEntries(
 /** Adds one entry to a wall's log. @throws as `addEntry` */
 export function addLogEntry(
   db: Database,
-  siteId: string,
-  wall: string,
+  { siteId, wall }: { siteId: string, wall: string },
   author: Author,
   entry: unknown,
   receivedAt: string,

@@ -205,8 +205,7 @@ describe('states of walls', () => {
     expect(worked).toBe(exampleJob().walls.length)
     addEntries(
       db,
-      site(),
-      'w1',
+      { siteId: site(), wall: 'w1' },
       clientAuthor,
       [{ id: 'r1', at: NOW, by: 'Isla', wall: 'w1', kind: 'remark', note: 'Dry' }],
       NOW,
@@ -238,7 +237,12 @@ describe('states of walls', () => {
     const { job, version } = readWall(db, site(), 'w1')
     const now = JSON.parse(JSON.stringify(drawnOf(plan(job).walls[0]!))) as unknown
     expect(drawn()).toEqual({ program: PROGRAM, version, plan: now })
-    saveWall(db, site(), 'w1', { ...job.walls[0]!, name: 'Ticket hall, east' }, version, 'Isla', NOW)
+    saveWall(
+      db,
+      { siteId: site(), id: 'w1' },
+      { wall: { ...job.walls[0]!, name: 'Ticket hall, east' }, version },
+      { by: 'Isla', at: NOW },
+    )
     expect(drawn()?.version).toBe(version)
     await refreshStates(db, workOut)
     expect(drawn()?.version).toBe(version + 1)
@@ -295,13 +299,17 @@ describe('stock at its places', () => {
       'Isla',
       NOW,
     )
-    addMove(db, 'fastener', 'lag', 50, 'Isla', NOW)
-    expect(addMove(db, 'fastener', 'lag', 20, 'Isla', NOW, undefined, 'one')).toBe(70)
+    addMove(db, { kind: 'fastener', id: 'lag' }, { change: 50 }, { by: 'Isla', at: NOW })
+    expect(addMove(db, { kind: 'fastener', id: 'lag' }, { change: 20, place: 'one' }, { by: 'Isla', at: NOW })).toBe(70)
     expect(
-      refused(() => addMove(db, 'fastener', 'lag', -21, 'Isla', NOW, undefined, 'one')).data.error.faults![0]!.message,
+      refused(() =>
+        addMove(db, { kind: 'fastener', id: 'lag' }, { change: -21, place: 'one' }, { by: 'Isla', at: NOW }),
+      ).data.error.faults![0]!.message,
     ).toContain('would leave less than 0: in stock 20')
     expect(
-      refused(() => addMove(db, 'fastener', 'lag', 1, 'Isla', NOW, undefined, 'The Van!')).data.error.faults![0]!.path,
+      refused(() =>
+        addMove(db, { kind: 'fastener', id: 'lag' }, { change: 1, place: 'The Van!' }, { by: 'Isla', at: NOW }),
+      ).data.error.faults![0]!.path,
     ).toBe('$.place')
     expect(stockByPlace(db).map(({ place, count }) => [place, count])).toEqual([['one', 20], ['store', 50]])
   })

@@ -74,7 +74,7 @@ describe('a job in the database', () => {
     const ids = (log: LogEntry[]) => [log.length, log[0]?.id, log.at(-1)?.id]
     expect([ids(read().job.log), read().earlier]).toEqual([[500, 'r0', 'r499'], undefined])
     expect(refused(() => readSegment(db, 'holm-point', 'w1', 0)).status).toBe(404)
-    addEntries(db, 'holm-point', 'w1', clientAuthor, [remark(500)], AT)
+    addEntries(db, { siteId: 'holm-point', wall: 'w1' }, clientAuthor, [remark(500)], AT)
     expect([ids(read().job.log), read().earlier]).toEqual([[1, 'r500', 'r500'], 1])
     const segment = JSON.parse(readSegment(db, 'holm-point', 'w1', 0)) as LogEntry[]
     expect([...segment, ...read().job.log]).toEqual(readWall(db, 'holm-point', 'w1').job.log)
@@ -96,7 +96,7 @@ describe('a job with a log', () => {
     const ids = (log: LogEntry[]) => [log.length, log[0]?.id, log.at(-1)?.id]
     const pages = wallJobPages(db, 'holm-point', 'w1')
     const taken = [pages.next().value as string]
-    addEntries(db, 'holm-point', 'w1', clientAuthor, [remark(1_001)], AT)
+    addEntries(db, { siteId: 'holm-point', wall: 'w1' }, clientAuthor, [remark(1_001)], AT)
     taken.push(...pages)
     expect(taken.length).toBeGreaterThan(4)
     expect(ids((JSON.parse(taken.join('')) as Job).log)).toEqual([1_001, 'r0', 'r1000'])
@@ -135,7 +135,8 @@ describe('a job with a log', () => {
 
 describe('saving a wall', () => {
   beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
-  const save = (wall: unknown, version: number) => saveWall(db, 'holm-point', 'w1', wall, version, 'Odd', AT)
+  const save = (wall: unknown, version: number) =>
+    saveWall(db, { siteId: 'holm-point', id: 'w1' }, { wall, version }, { by: 'Odd', at: AT })
   const changed = (change: (wall: Wall) => void) => {
     const wall = exampleWall()
     change(wall)
@@ -179,7 +180,14 @@ describe('saving a wall', () => {
     job.walls[0]!.arrays[0]!.columns = 7
     importJob(db, job, 'Isla', AT)
     const wall = job.walls[0]!
-    expect(saveWall(db, 'stennick', 'w1', { ...wall, name: 'Hall' }, 1, 'Odd', AT).version).toBe(2)
+    expect(
+      saveWall(
+        db,
+        { siteId: 'stennick', id: 'w1' },
+        { wall: { ...wall, name: 'Hall' }, version: 1 },
+        { by: 'Odd', at: AT },
+      ).version,
+    ).toBe(2)
   })
 
   it('answers 404 for what is not there and 409 for a wall that is', () => {
@@ -235,15 +243,15 @@ describe('a survey in the database', () => {
 
   it('comes back whole after every list of it was changed, and after it was taken away again', () => {
     importJob(db, exampleJob(), 'Isla', AT)
-    saveWall(db, 'holm-point', 'w1', surveyed(), 1, 'Isla', AT)
+    saveWall(db, { siteId: 'holm-point', id: 'w1' }, { wall: surveyed(), version: 1 }, { by: 'Isla', at: AT })
     const text = writeJob(exportJob(db, 'holm-point'))
     expect(readJob(text).walls[0]).toEqual(surveyed())
     const changed = surveyed()
     changed.evidence!.shift()
     changed.surface = []
-    saveWall(db, 'holm-point', 'w1', changed, 2, 'Isla', AT)
+    saveWall(db, { siteId: 'holm-point', id: 'w1' }, { wall: changed, version: 2 }, { by: 'Isla', at: AT })
     expect(readJob(writeJob(exportJob(db, 'holm-point'))).walls[0]).toEqual(changed)
-    saveWall(db, 'holm-point', 'w1', exampleWall(), 3, 'Isla', AT)
+    saveWall(db, { siteId: 'holm-point', id: 'w1' }, { wall: exampleWall(), version: 3 }, { by: 'Isla', at: AT })
     expect(readJob(writeJob(exportJob(db, 'holm-point'))).walls[0]).toEqual(exampleWall())
   })
 
@@ -254,18 +262,49 @@ describe('a survey in the database', () => {
       exportJob(db, 'holm-point').walls[0]!.width,
     ]
     expect(width()).toEqual([6200, 6200])
-    saveWall(db, 'holm-point', 'w1', { ...exampleWall(), width: 6300 }, 1, 'Isla', AT)
+    saveWall(
+      db,
+      { siteId: 'holm-point', id: 'w1' },
+      { wall: { ...exampleWall(), width: 6300 }, version: 1 },
+      { by: 'Isla', at: AT },
+    )
     expect(width()).toEqual([6300, 6300])
-    refused(() => saveWall(db, 'holm-point', 'w1', { ...exampleWall(), width: 6400, id: 'other' }, 2, 'Isla', AT))
-    refused(() => saveWall(db, 'holm-point', 'w1', { ...exampleWall(), width: -1 }, 2, 'Isla', AT))
-    refused(() => saveWall(db, 'holm-point', 'w1', { ...exampleWall(), width: 6500 }, 1, 'Isla', AT))
+    refused(() =>
+      saveWall(
+        db,
+        { siteId: 'holm-point', id: 'w1' },
+        { wall: { ...exampleWall(), width: 6400, id: 'other' }, version: 2 },
+        { by: 'Isla', at: AT },
+      ),
+    )
+    refused(() =>
+      saveWall(
+        db,
+        { siteId: 'holm-point', id: 'w1' },
+        { wall: { ...exampleWall(), width: -1 }, version: 2 },
+        { by: 'Isla', at: AT },
+      ),
+    )
+    refused(() =>
+      saveWall(
+        db,
+        { siteId: 'holm-point', id: 'w1' },
+        { wall: { ...exampleWall(), width: 6500 }, version: 1 },
+        { by: 'Isla', at: AT },
+      ),
+    )
     expect(width()).toEqual([6300, 6300])
   })
 
   it('is kept for each site by itself, though its walls have the same ids', () => {
     importJob(db, exampleJob(), 'Isla', AT)
     importJob(db, { ...exampleJob(), site: { id: 'other', name: 'Other', units: 'metric' } }, 'Isla', AT)
-    saveWall(db, 'other', 'w1', { ...exampleWall(), width: 6300 }, 1, 'Isla', AT)
+    saveWall(
+      db,
+      { siteId: 'other', id: 'w1' },
+      { wall: { ...exampleWall(), width: 6300 }, version: 1 },
+      { by: 'Isla', at: AT },
+    )
     expect(
       [readWall(db, 'holm-point', 'w1'), readWall(db, 'other', 'w1')].map(({ job, version }) => [
         job.walls[0]!.width,
@@ -290,7 +329,12 @@ describe('who took a reading', () => {
       ...(by !== undefined && { by }),
     })
     const saved = (version: number, by: string, evidence: object[]) => {
-      saveWall(db, 'holm-point', 'w1', { ...exampleWall(), evidence }, version, by, AT)
+      saveWall(
+        db,
+        { siteId: 'holm-point', id: 'w1' },
+        { wall: { ...exampleWall(), evidence }, version },
+        { by, at: AT },
+      )
       return readWall(db, 'holm-point', 'w1').job.walls[0]!.evidence!.map(({ id, by }) => [id, by])
     }
     expect(saved(1, 'Odd', [reading('e1', 'Mallory'), reading('e2')])).toEqual([['e1', 'Odd'], ['e2', undefined]])
@@ -307,7 +351,8 @@ describe('an override', () => {
 
   it('is refused of what is never overridden', () => {
     const override = { id: 'o1', at: AT, by: 'Isla', wall: 'w1', kind: 'override', subject: 'h1', reason: 'It will do' }
-    const given = (code: string) => () => addLogEntry(db, 'holm-point', 'w1', clientAuthor, { ...override, code }, AT)
+    const given = (code: string) => () =>
+      addLogEntry(db, { siteId: 'holm-point', wall: 'w1' }, clientAuthor, { ...override, code }, AT)
     expect(refused(given('hole-near-pipe')).faults)
       .toEqual([{ path: '$.code', message: '“hole-near-pipe” is never overridden: clear the stop' }])
     expect(given('hole-misses-member')()).toMatchObject({ seq: 1, code: 'hole-misses-member' })

@@ -42,7 +42,7 @@ function issue(frozen: Frozen, revision = 'A') {
     revision,
     frozen: frozen.id,
   } as LogEntry
-  return addEntries(opened.db, SITE, 'w1', clientAuthor, [entry], AT)[0]!
+  return addEntries(opened.db, { siteId: SITE, wall: 'w1' }, clientAuthor, [entry], AT)[0]!
 }
 const waits = (why: string) => ({ setAside: expect.stringContaining(why) as string })
 
@@ -70,7 +70,7 @@ it('one that was issued offline waits where another person changed the wall mean
     },
     version,
   } = readWall(opened.db, SITE, 'w1')
-  saveWall(opened.db, SITE, 'w1', { ...wall!, height: 3400 }, version, 'Odd', AT)
+  saveWall(opened.db, { siteId: SITE, id: 'w1' }, { wall: { ...wall!, height: 3400 }, version }, { by: 'Odd', at: AT })
   expect(issue(frozen)).toMatchObject(waits('its design of the wall'))
   saveFirmRules(opened.db, { lifting: 'always-two' }, 0)
   expect(issue(frozenOf())).toMatchObject({ entry: { revision: 'A' } })
@@ -80,7 +80,7 @@ it('numbers and authors that the server gave say nothing against it', () => {
   const { job: { walls: [wall] }, version } = readWall(opened.db, SITE, 'w1')
   const evidence = [{ id: 'e-new', method: 'probe', hit: true, x: 1900, y: 1500, by: 'Isla' }] as Wall['evidence']
   const frozen = frozenOf(({ walls: [mine] }) => { mine!.evidence = evidence })
-  saveWall(opened.db, SITE, 'w1', { ...wall!, evidence }, version, 'Odd', AT)
+  saveWall(opened.db, { siteId: SITE, id: 'w1' }, { wall: { ...wall!, evidence }, version }, { by: 'Odd', at: AT })
   expect(issue(frozen)).toMatchObject({ entry: { revision: 'A' } })
 })
 
@@ -102,7 +102,7 @@ it('one that does not know a hole that was drilled meanwhile waits; one that kno
     id, at: AT, by: 'Odd', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'hit',
   })
   const before = frozenOf()
-  addEntries(opened.db, SITE, 'w1', clientAuthor, [hole('h1')], AT)
+  addEntries(opened.db, { siteId: SITE, wall: 'w1' }, clientAuthor, [hole('h1')], AT)
   expect(issue(before)).toMatchObject(waits('it does not know 1 drilled hole that had been recorded'))
   expect(issue(frozenOf(({ log }) => { log.push({ ...hole('h2'), hole: 'a1-r1c1-top-2', x: 2100 } as LogEntry) })))
     .toMatchObject(waits('it rests on 1 drilled hole that the log of this wall does not have'))

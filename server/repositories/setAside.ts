@@ -8,8 +8,7 @@ import { notFound } from '../utils/apiError'
 /** Keeps an entry aside, with why; the same one twice is one. */
 export const keepAside = (
   db: Database,
-  site: number,
-  wall: string,
+  { site, wall }: { site: number, wall: string },
   entry: LogEntry,
   reason: string,
   receivedAt: string,

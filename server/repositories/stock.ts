@@ -6,6 +6,7 @@ import { atomically } from '../database/atomically'
 import type { Database } from '../database/perDatabase'
 import { models, stock } from '../database/schema'
 import { notFound, validationError } from '../utils/apiError'
+import type { By } from '../utils/by'
 
 export function readStock(db: Database): StockCounts {
   const rows = db
@@ -68,13 +69,9 @@ function faultsOf(change: unknown, note: unknown, have: number): Fault[] {
  */
 export function addMove(
   db: Database,
-  kind: ModelKind,
-  id: string,
-  change: unknown,
-  by: string,
-  at: string,
-  note?: unknown,
-  place: unknown = 'store',
+  { kind, id }: { kind: ModelKind, id: string },
+  { change, note, place = 'store' }: { change: unknown, note?: unknown, place?: unknown },
+  { by, at }: By,
 ): number {
   if (
     !db
@@ -114,19 +111,14 @@ export const moveStock = (...move: Parameters<typeof addMove>): number => atomic
  */
 export function moveStockTo(
   db: Database,
-  kind: ModelKind,
-  id: string,
-  count: unknown,
-  by: string,
-  at: string,
-  note: unknown,
-  place: unknown,
-  to: unknown,
+  { kind, id }: { kind: ModelKind, id: string },
+  { count, note, place, to }: { count: unknown, note?: unknown, place: unknown, to: unknown },
+  { by, at }: By,
 ): number {
   if (typeof count !== 'number' || count <= 0)
     throw validationError([{ path: '$.change', message: 'must be more than 0 for a transfer' }])
   return atomically(db, () => {
-    addMove(db, kind, id, -count, by, at, note, place)
-    return addMove(db, kind, id, count, by, at, note, to)
+    addMove(db, { kind, id }, { change: -count, note, place }, { by, at })
+    return addMove(db, { kind, id }, { change: count, note, place: to }, { by, at })
   })
 }

@@ -22,7 +22,8 @@ eachInEmptyFirm((empty) => {
   importJob(db, exampleJob(), 'Isla', AT)
 })
 
-const save = (wall: unknown, version: number) => saveWall(db, 'holm-point', 'w1', wall, version, 'Odd', AT)
+const save = (wall: unknown, version: number) =>
+  saveWall(db, { siteId: 'holm-point', id: 'w1' }, { wall, version }, { by: 'Odd', at: AT })
 const changed = (change: (wall: Wall) => void) => {
   const wall = exampleWall()
   change(wall)
@@ -64,7 +65,7 @@ describe('a hole that several people drilled', () => {
       by('una', ['wall.record', 'wall.issue']),
     ]
     const send = (author: Author, entry: object, person = 'odd') =>
-      addLogEntry(db, 'holm-point', 'w1', author, { person, by: person, ...entry }, AT)
+      addLogEntry(db, { siteId: 'holm-point', wall: 'w1' }, author, { person, by: person, ...entry }, AT)
     send(isla, hole, 'isla')
     send(odd, { ...hole, id: 'l2', result: 'void' })
     const withdraw = (id: string, corrects: string) => ({

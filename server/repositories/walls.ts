@@ -22,6 +22,7 @@ import { entriesOf, logPages, segmentsBefore, segmentText } from './logRows'
 import { keepRevision, revisionTexts } from './revisions'
 import { siteDocument, saveCatalogue, siteRow, withModels, type SiteRow } from './siteRows'
 import { everyWall, keyOfWall, wallOf, wallRow, type WallRow } from './wallRows'
+import type { By } from '../utils/by'
 
 const updateWall = perDatabase(db =>
   db
@@ -160,13 +161,9 @@ function withAuthors(after: Wall, before: Wall, by: string): Wall {
  */
 export function saveWall(
   db: Database,
-  siteId: string,
-  id: string,
-  wall: unknown,
-  version: unknown,
-  by: string,
-  at: string,
-  models: unknown = {},
+  { siteId, id }: { siteId: string, id: string },
+  { wall, version, models = {} }: { wall: unknown, version: unknown, models?: unknown },
+  { by, at }: By,
 ): WallVersion & { wall?: Wall } {
   return db.transaction(
     () => {

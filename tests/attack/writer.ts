@@ -39,7 +39,7 @@ function issue(id: string): void {
   addRevision(db, 'holm-point', 'w1', frozen as unknown as StoredRevision)
   const said = { id: `issue-${id}`, at: now(), by: 'Isla', wall: 'w1', kind: 'issued' }
   const entry = { ...said, revision: letterOf(letters++), frozen: frozen.id }
-  const added = addLogEntry(db, 'holm-point', 'w1', clientAuthor, entry, now())
+  const added = addLogEntry(db, { siteId: 'holm-point', wall: 'w1' }, clientAuthor, entry, now())
   if ('setAside' in added) throw new Error(added.setAside)
   after = frozen.id
   writeSync(1, `issued ${frozen.id}\n`)
@@ -48,11 +48,11 @@ function issue(id: string): void {
 for (let n = 0; ; n++) {
   const id = `${name}-${n}`
   const entry = { id, at: now(), by: 'Odd', wall: 'w1', kind: 'remark', note: 'x' }
-  addLogEntry(db, 'holm-point', 'w1', clientAuthor, entry, now())
+  addLogEntry(db, { siteId: 'holm-point', wall: 'w1' }, clientAuthor, entry, now())
   writeSync(1, `entry ${id}\n`)
   const { version, job } = readWall(db, 'holm-point', 'w1')
   const wall = { ...job.walls[0]!, height: 3300 + version % 50 }
-  const saved = saveWall(db, 'holm-point', 'w1', wall, version, 'Isla', now())
+  const saved = saveWall(db, { siteId: 'holm-point', id: 'w1' }, { wall, version }, { by: 'Isla', at: now() })
   writeSync(1, `version ${saved.version}\n`)
   const site = { ...exampleJob().site, id: `site-${id}` }
   // A short log comes in at once, and a long one by steps.

@@ -70,10 +70,7 @@ export const useFixing = createSharedComposable(() => {
           (offeredOf('fastener', array.value.fastener) as Fastener[]).filter(({ base }) =>
             basesOf(wall.value).includes(base),
           ),
-          array.value,
-          positions.value,
-          wall.value,
-          job.value,
+          { array: array.value, positions: positions.value, wall: wall.value, job: job.value },
           system.value,
           { ...around.value, onSite: onSite.value, stock: stock.value },
         )

@@ -57,10 +57,8 @@ function datumLine({ datum, levelLine }: Shown['marking'], show: (mm: number) =>
  */
 export function titleBlock(
   job: SheetJob,
-  wall: Wall,
-  plan: Shown,
-  scale: number,
-  paper: Paper,
+  { wall, plan }: { wall: Wall, plan: Shown },
+  { scale, paper }: { scale: number, paper: Paper },
   { units, precision, issue, address }: SheetOptions,
 ): Shape {
   const { width, margin, title } = paper

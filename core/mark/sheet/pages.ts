@@ -66,9 +66,7 @@ function linesOf({ marking: { marks }, piece }: Shown, { units, precision }: She
 function drawnOverPages(
   wall: Wall,
   plan: Shown,
-  scale: number,
-  paper: Paper,
-  top: number,
+  { scale, paper, top }: { scale: number, paper: Paper, top: number },
   options: SheetOptions,
 ): Shape[] {
   const { margin } = paper
@@ -125,7 +123,7 @@ export function drawSheet(
     )
     rest = first.rest
   }
-  else bodies.push(...drawnOverPages(wall, plan, scale, paper, margin + deep, options))
+  else bodies.push(...drawnOverPages(wall, plan, { scale, paper, top: margin + deep }, options))
   while (rest.length > 0) {
     const next = fillTable(rest, margin + deep + 2, paper)
     bodies.push(next.drawn)
@@ -138,7 +136,7 @@ export function drawSheet(
     ...decisionsOf(plan, options.units),
   ]
   bodies.push(...decisionPages(notes, deep, paper, options.issue?.proof))
-  const head = titleBlock(job, wall, plan, scale, paper, options)
+  const head = titleBlock(job, { wall, plan }, { scale, paper }, options)
   return {
     pages: bodies.map((body, n) =>
       group({}, draftAcross(options.issue, paper), head, body, footLine(paper, n + 1, bodies.length)),

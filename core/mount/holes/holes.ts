@@ -30,9 +30,7 @@ const wantedPlace: PlaceIn = (_, wanted) => wanted
  * The best hole of a row of slots in one zone from a plate position: with the largest margin, which may be negative.
  */
 function bestIn(
-  slots: Slot[],
-  row: string,
-  plateX: number,
+  { slots, row, plateX }: { slots: Slot[], row: string, plateX: number },
   { index, ply, centre, usable }: FixingZone,
   free: (slot: number) => boolean = () => true,
   placeIn: PlaceIn = wantedPlace,
@@ -60,15 +58,13 @@ const byMargin = (plateX: number) => (a: Reached, b: Reached) =>
  * @param spacing how near fasteners in two plies may be, where plies count
  */
 export function reached(
-  slots: Slot[],
-  row: string,
-  plateX: number,
+  { slots, row, plateX }: { slots: Slot[], row: string, plateX: number },
   zones: FixingZone[],
   wanted: number,
   spacing?: number,
 ): Reached[] {
   const found = zones
-    .flatMap(zone => bestIn(slots, row, plateX, zone) ?? [])
+    .flatMap(zone => bestIn({ slots, row, plateX }, zone) ?? [])
     .filter(inZone)
     .sort(byMargin(plateX))
   const best = [...new Map([...found].reverse().map(hole => [hole.member, hole])).values()].sort(byMargin(plateX))
@@ -79,7 +75,7 @@ export function reached(
     const pitch = plies.length > 1 ? plies[1]!.centre - plies[0]!.centre : 0
     if (holes.length >= wanted || pitch < spacing - 1e-9) continue
     const apart = plies.flatMap(({ usable, ...ply }) => {
-      const hole = bestIn(slots, row, plateX, { ...ply, usable: Math.min(usable, (pitch - spacing) / 2) })
+      const hole = bestIn({ slots, row, plateX }, { ...ply, usable: Math.min(usable, (pitch - spacing) / 2) })
       return hole && inZone(hole)
         ? [{ ...hole, margin: hole.margin + usable - Math.min(usable, (pitch - spacing) / 2) }]
         : []
@@ -98,9 +94,7 @@ export function reached(
  * Holes that a row cannot put into members: each at the point of a free slot that comes nearest to a member still free.
  */
 function missing(
-  slots: Slot[],
-  row: string,
-  plateX: number,
+  { slots, row, plateX }: { slots: Slot[], row: string, plateX: number },
   zones: FixingZone[],
   made: HolePlace[],
   wanted: number,
@@ -112,7 +106,7 @@ function missing(
     .filter(({ index }) => !made.some(hole => hole.member === index))
     .flatMap(zone =>
       slots.flatMap((slot, n) =>
-        slot.row === row && free(n) ? (bestIn(slots, row, plateX, zone, each => each === n, placeIn) ?? []) : [],
+        slot.row === row && free(n) ? (bestIn({ slots, row, plateX }, zone, each => each === n, placeIn) ?? []) : [],
       ),
     )
     .sort((a, b) => b.margin - a.margin)
@@ -150,9 +144,15 @@ function piecesAlong(zones: FixingZone[], { from, to }: Interval, beyond: number
 export function holesOnFraming(
   { plate, needs }: Mount,
   plateX: number,
-  zones: (row: string) => FixingZone[],
-  standing: (row: string) => FixingZone[],
-  placeIn: (row: string) => PlaceIn,
+  {
+    zones,
+    standing,
+    placeIn,
+  }: {
+    zones: (row: string) => FixingZone[]
+    standing: (row: string) => FixingZone[]
+    placeIn: (row: string) => PlaceIn
+  },
   plied: (member: number) => boolean,
   spacing?: number,
 ): HolePlace[] {
@@ -163,8 +163,14 @@ export function holesOnFraming(
   // Of two plies each, so many members at most are taken already or stand nearer than one that is wanted.
   const near = (all: FixingZone[]) => piecesAlong(all, span, 4 * needs.members)
   return needs.rows.flatMap((row) => {
-    const made: HolePlace[] = reached(plate.slots, row, plateX, near(standing(row)), needs.members, spacing)
-    const missed = missing(plate.slots, row, plateX, near(zones(row)), made, needs.members - made.length, placeIn(row))
+    const made: HolePlace[] = reached({ slots: plate.slots, row, plateX }, near(standing(row)), needs.members, spacing)
+    const missed = missing(
+      { slots: plate.slots, row, plateX },
+      near(zones(row)),
+      made,
+      needs.members - made.length,
+      placeIn(row),
+    )
     return [...made, ...missed]
       .sort((a, b) => a.x - b.x)
       .map(({ ply, ...hole }) =>

@@ -70,14 +70,14 @@ describe('a doubled member', () => {
     expect([from, to]).toEqual([expect.closeTo(1022.5 - 3.45 - 100, 6), expect.closeTo(977.5 + 3.45 + 100, 6)])
     const slots = [{ row: 'top', y: 0, x1: -100, x2: 100, diameter: 10 }]
     for (const x of [from, 1000, to]) {
-      const holes = reached(slots, 'top', x, zones, 2, 38.1)
+      const holes = reached({ slots, row: 'top', plateX: x }, zones, 2, 38.1)
       expect(holes).toHaveLength(2)
       expect(Math.abs(holes[0]!.x - holes[1]!.x)).toBeGreaterThanOrEqual(38.1 - 1e-6)
       expect(Math.min(...holes.map(({ margin }) => margin))).toBeGreaterThanOrEqual(
         smallestMargin([{ spans, targets: targetsOf(zones, 38.1), wanted: 2 }], x) - 1e-6,
       )
     }
-    expect(reached(slots, 'top', 1000, zones, 2)).toHaveLength(1)
+    expect(reached({ slots, row: 'top', plateX: 1000 }, zones, 2)).toHaveLength(1)
   })
 
   it('is not two for holes put by hand either', () => {

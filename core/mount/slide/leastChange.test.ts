@@ -128,11 +128,8 @@ function placed({ zones, nominal, travel, tolerance, issued }: World): Totals {
     issued: { revision: 'A', id: 'f', program: PROGRAM, arrays: [{ array, shift: { x: 0, y: 0 }, plates }] },
   }
   const { shift, plates: slides } = placeLeast(
-    array,
-    cells,
-    () => mountOf(travel),
-    wall,
-    framing(zones),
+    { array, cells, mountOf: () => mountOf(travel) },
+    { wall, substrate: framing(zones) },
     built,
     standingArray(array, built)!,
   )

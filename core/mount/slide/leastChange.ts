@@ -249,11 +249,8 @@ const breaksOf = (places: (number | undefined)[]) => places.filter(place => plac
  * @param cells as they lie before any shift
  */
 export function placeLeast(
-  array: ScreenArray,
-  cells: Cell[],
-  mountOf: (cell: Cell) => Mount,
-  wall: Wall,
-  substrate: Substrate,
+  { array, cells, mountOf }: { array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount },
+  { wall, substrate }: { wall: Wall, substrate: Substrate },
   built: AsBuilt,
   standing: StandingArray,
 ): Placing {

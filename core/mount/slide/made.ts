@@ -84,9 +84,7 @@ export function marked(holes: Hole[], { holes: all, disputed }: AsBuilt): Hole[]
  */
 export function withMade(
   holes: Hole[],
-  screen: string,
-  mount: Mount,
-  centre: Point,
+  { screen, mount, centre }: { screen: string, mount: Mount, centre: Point },
   built: AsBuilt,
   at: (x: number, y: number) => Partial<Hole>,
 ): Hole[] {

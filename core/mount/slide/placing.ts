@@ -72,11 +72,8 @@ function slideCells(
  * @param cells as they lie before any shift
  */
 export function placePlates(
-  array: ScreenArray,
-  cells: Cell[],
-  mountOf: (cell: Cell) => Mount,
-  wall: Wall,
-  substrate: Substrate,
+  { array, cells, mountOf }: { array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount },
+  { wall, substrate }: { wall: Wall, substrate: Substrate },
   built: AsBuilt = NOTHING_BUILT,
 ): Placing {
   const own = cells.map(cell => choiceFor(array, cell))

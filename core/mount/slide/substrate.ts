@@ -87,9 +87,11 @@ function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | unde
       holesOnFraming(
         mount,
         x,
-        row => clearOf(dead, zonesIn(heightsOf(mount, row, y)), heightsOf(mount, row, y)),
-        row => standing(heightsOf(mount, row, y)),
-        row => (span, wanted) => clearPlace(dead, span, wanted, heightsOf(mount, row, y)[0] ?? y),
+        {
+          zones: row => clearOf(dead, zonesIn(heightsOf(mount, row, y)), heightsOf(mount, row, y)),
+          standing: row => standing(heightsOf(mount, row, y)),
+          placeIn: row => (span, wanted) => clearPlace(dead, span, wanted, heightsOf(mount, row, y)[0] ?? y),
+        },
         plied,
         spacing(mount),
       ),
@@ -104,12 +106,7 @@ function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | unde
         ...(spacing(mount) !== undefined && { plySpacing: spacing(mount) }),
         at: metAt,
       })),
-    at: (x, y) => {
-      const [near] = standing([y])
-        .map(zone => metAt(x, zone))
-        .sort((a, b) => b.margin - a.margin)
-      return near ?? {}
-    },
+    at: (x, y) => standing([y]).map(zone => metAt(x, zone)).sort((a, b) => b.margin - a.margin)[0] ?? {},
     plySpacing: spacing,
   }
 }
@@ -196,8 +193,7 @@ export function substrateOf(
   survey: Pick<Survey, 'members' | 'coursing'>,
   fastener: Fastener | undefined,
   rules: Rules,
-  carrier?: Carrier,
-  dead: (Point & { result?: string })[] = [],
+  { carrier, dead = [] }: { carrier?: Carrier, dead?: (Point & { result?: string })[] } = {},
 ): Substrate {
   const bars = wall.structure.kind === 'concrete' ? dead.filter(({ result }) => result === 'steel') : []
   const kept = { at: dead, keepOff: keepOffOf(fastener, wall.structure.kind), bars }

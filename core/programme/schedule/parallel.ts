@@ -8,6 +8,9 @@ import { readinessOf } from './readiness'
  */
 export interface Weights { held: number, way: number, scarce: number, tail: number }
 
+/** A task that can be booked with a crew: the less its key, the sooner it is. */
+interface Option { task: Task, crew: number, key: number, placed?: PlacedTask }
+
 /**
  * Parallel scheduling: of all tasks that are ready and all crews that can do them, the pair that can begin first is
  * booked next, so that a crew goes on where it is rather than to the other end of its sites; sooner what only few crews
@@ -21,18 +24,18 @@ export function placeInTime(
   bookings: Bookings,
   tasks: Task[],
   weights: Weights,
-  tailOf: (task: Task) => number,
-  scarcityOf: { task: (task: Task) => number, crew: (crew: number) => number },
-  chanceOf: (task: Task) => number,
+  {
+    tailOf,
+    scarcityOf,
+    chanceOf,
+  }: {
+    tailOf: (task: Task) => number
+    scarcityOf: { task: (task: Task) => number, crew: (crew: number) => number }
+    chanceOf: (task: Task) => number
+  },
 ): void {
   const { able, together } = bookings.problem
   const { first, next } = readinessOf(bookings, tasks)
-  interface Option {
-    task: Task
-    crew: number
-    key: number
-    placed?: PlacedTask
-  }
   const options: Option[] = []
   const keyed = (option: Option) => {
     const { task, crew } = option

@@ -160,6 +160,13 @@ const FIRST_WEIGHTS: Weights[] = [
   { held: 0.2, way: 10, scarce: 0, tail: 0.2 },
 ]
 
+/** The order in which a schedule begins its tasks, as a list to change; what has no place comes last. */
+function ranksIn(placed: PlacedTask[], ids: string[]): Map<string, number> {
+  const begun = [...placed].sort((a, b) => a.start - b.start).map(({ task }, n) => [task, n] as const)
+  const known = new Set(placed.map(({ task }) => task))
+  return new Map([...begun, ...ids.filter(id => !known.has(id)).map(id => [id, ids.length] as const)])
+}
+
 /** The best schedule that is found with some crews. */
 function placeWith(problem: Problem, fixed: Fixed[]): PlacedTask[] {
   const { programme } = problem
@@ -181,7 +188,11 @@ function placeWith(problem: Problem, fixed: Fixed[]): PlacedTask[] {
   })
   const byTime = (weights: Weights, chanceOf: () => number): Found =>
     placing(bookings =>
-      placeInTime(bookings, programme.tasks, weights, ({ id }) => tails.get(id)!, scarcity, memoize(chanceOf)),
+      placeInTime(bookings, programme.tasks, weights, {
+        tailOf: ({ id }) => tails.get(id)!,
+        scarcityOf: scarcity,
+        chanceOf: memoize(chanceOf),
+      }),
     )
   const better = (a: Found, b: Found) => isBetter(b.cost, a.cost) ? b : a
 
@@ -205,17 +216,7 @@ function placeWith(problem: Problem, fixed: Fixed[]): PlacedTask[] {
       ),
     )
   }
-  /** The order in which the best schedule begins its tasks, as a list to change. */
-  let ranked = inOrderOf(
-    new Map(
-      [...best.placed]
-        .sort((a, b) => a.start - b.start)
-        .map(({ task }, n) => [task, n] as const)
-        .concat(
-          ids.map(id => [id, ids.length] as const).filter(([id]) => !best.placed.some(({ task }) => task === id)),
-        ),
-    ),
-  )
+  let ranked = inOrderOf(ranksIn(best.placed, ids))
   for (let n = Math.min(MOST_TRIES, Math.floor(TRIES / ids.length)); n > 0; n--) {
     const tried = inOrderOf(swapped(ranked.ranks!, ids, rng))
     if (!isBetter(ranked.cost, tried.cost)) ranked = tried

@@ -84,9 +84,7 @@ function cautionsOf(
   settings: Settings,
   sites: SiteOfProgramme[],
   walls: WallOfProgramme[],
-  crews: Crew[],
-  places: Place[],
-  tasks: Task[],
+  { crews, places, tasks }: { crews: Crew[], places: Place[], tasks: Task[] },
 ): Text[] {
   const skills = [...new Set(tasks.map(({ skill }) => skill))].filter(
     skill => !crews.some(crew => crew.people.length > 0 && crew.skills.includes(skill)),
@@ -307,7 +305,7 @@ export function programmeOf({
     info,
     pieces: [...pieces.values()],
     cautions: [
-      ...cautionsOf(settings, sites, walls, crews, places, tasks),
+      ...cautionsOf(settings, sites, walls, { crews, places, tasks }),
       ...cautions,
       ...unable.map(
         ({ task, crew }) =>

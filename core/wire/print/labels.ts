@@ -13,8 +13,7 @@ const short = (text: string, most: number) => text.length > most ? `${text.slice
 function labelAt(
   cable: ScheduleLine,
   end: 'from' | 'to',
-  x: number,
-  y: number,
+  { x, y }: { x: number, y: number },
   units: UnitSystem,
   precision: Precision,
 ): Shape {
@@ -63,8 +62,7 @@ export function drawLabels(
           labelAt(
             cable,
             end,
-            paper.margin + (n % columns) * SIZE.width,
-            paper.margin + Math.floor(n / columns) * SIZE.height,
+            { x: paper.margin + (n % columns) * SIZE.width, y: paper.margin + Math.floor(n / columns) * SIZE.height },
             units,
             precision,
           ),

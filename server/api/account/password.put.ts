@@ -24,6 +24,12 @@ export default defineEventHandler(async (event) => {
     const isRight = password === null || await hashing('known', () => verifyPassword(password, String(present)))
     if (!isRight) throw apiError(403, 'wrong-password', 'This is not your current password.')
   })
-  setPassword(accounts(), person, await hashing('known', () => hashPassword(String(next))), person.name, now(), session)
+  setPassword(
+    accounts(),
+    person,
+    await hashing('known', () => hashPassword(String(next))),
+    { by: person.name, at: now() },
+    session,
+  )
   return { set: true }
 })

@@ -6,7 +6,7 @@ import { now } from '../../utils/now'
 /** Signs out on the device that asks. */
 export default defineEventHandler(async (event) => {
   const { session, person, firm } = signedIn(event)
-  endSession(accounts(), firm.key, session, person.name, now())
+  endSession(accounts(), firm.key, session, { by: person.name, at: now() })
   await clearUserSession(event)
   return { signedIn: false }
 })

@@ -6,6 +6,6 @@ import { now } from '../../../utils/now'
 /** Ends one of one's own sessions: that device is let in no more. */
 export default defineEventHandler((event) => {
   const { person, firm } = signedIn(event)
-  endSession(accounts(), firm.key, getRouterParam(event, 'session')!, person.name, now(), person.key)
+  endSession(accounts(), firm.key, getRouterParam(event, 'session')!, { by: person.name, at: now() }, person.key)
   return listSessions(accounts(), firm.key, person.key)
 })

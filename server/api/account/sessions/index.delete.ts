@@ -9,6 +9,6 @@ export default defineEventHandler((event) => {
   const others = listSessions(accounts(), firm.key, person.key).filter(
     ({ id, endedAt }) => id !== session && endedAt === null,
   )
-  for (const { id } of others) endSession(accounts(), firm.key, id, person.name, now(), person.key)
+  for (const { id } of others) endSession(accounts(), firm.key, id, { by: person.name, at: now() }, person.key)
   return listSessions(accounts(), firm.key, person.key)
 })

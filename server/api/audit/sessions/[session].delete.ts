@@ -5,6 +5,6 @@ import { now } from '../../../utils/now'
 
 /** Ends a session of anybody of the firm: a phone that was lost is let in no more. */
 export default defineEventHandler((event) => {
-  endSession(accounts(), firmOf(event).key, getRouterParam(event, 'session')!, author(event), now())
+  endSession(accounts(), firmOf(event).key, getRouterParam(event, 'session')!, { by: author(event), at: now() })
   return listSessions(accounts(), firmOf(event).key)
 })

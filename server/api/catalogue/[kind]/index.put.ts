@@ -10,7 +10,7 @@ import { audited } from '../../../utils/audited'
 export default defineEventHandler(async (event) => {
   const { model, version } = fieldsOf(await jsonBody(event))
   const kind = modelKind(getRouterParam(event, 'kind'))
-  const saved = saveModel(database(event), kind, model, version, author(event), now())
+  const saved = saveModel(database(event), kind, model, version, { by: author(event), at: now() })
   audited(event, 'catalogue', saved.id, kind)
   return saved
 })

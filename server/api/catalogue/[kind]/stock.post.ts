@@ -15,7 +15,7 @@ export default defineEventHandler(async (event) => {
   return {
     count:
       to === undefined
-        ? moveStock(database(event), kind, id, change, by, at, note, place)
-        : moveStockTo(database(event), kind, id, change, by, at, note, place, to),
+        ? moveStock(database(event), { kind, id }, { change, note, place }, { by, at })
+        : moveStockTo(database(event), { kind, id }, { count: change, note, place, to }, { by, at }),
   }
 })

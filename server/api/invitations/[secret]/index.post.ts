@@ -31,7 +31,7 @@ function enter(invitation: Invitation, name: unknown, password: string): Person 
   }
   const known = accounts().select().from(people).where(eq(people.key, invitation.person!)).get()
   if (!known || known.removedAt !== null) throw notFound('this person, who may have left the firm')
-  setPassword(accounts(), known, password, known.name, now())
+  setPassword(accounts(), known, password, { by: known.name, at: now() })
   return known
 }
 

@@ -17,7 +17,7 @@ export default defineEventHandler(async (event) => {
   const given = fieldsOf(await jsonBody(event))
   const [firm, id, by, choice] = [firmOf(event).key, getRouterParam(event, 'person')!, author(event), roleChoice(given)]
   const { name } = personHere(accounts(), firm, id)
-  changeRole(accounts(), firm, id, choice, by, now())
+  changeRole(accounts(), firm, id, choice, { by, at: now() })
   const links = given.links === 'take-over' ? { takenOverBy: by } : { end: true as const }
   if (!may(choice, 'wall.links')) leaveLinks(database(event), name, links, timeNow())
   return peopleAnswer(event)

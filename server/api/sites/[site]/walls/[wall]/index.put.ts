@@ -9,7 +9,12 @@ import { jsonBody } from '../../../../../utils/jsonBody'
 export default defineEventHandler(async (event) => {
   const { wall, version, models } = fieldsOf(await jsonBody(event))
   const [site, id] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
-  const saved = saveWall(database(event), site, id, wall, version, author(event), now(), models)
+  const saved = saveWall(
+    database(event),
+    { siteId: site, id },
+    { wall, version, models },
+    { by: author(event), at: now() },
+  )
   tellWall(firmOf(event).id, site, id, { kind: 'saved', version: saved.version })
   return saved
 })

@@ -24,7 +24,7 @@ export default defineEventHandler(async (event) => {
   const by = authorOf(accounts(), signedIn(event))
   if (entries === undefined) {
     await countEntries(person.id, 1)
-    const entry = addLogEntry(database(event), site, wall, by, body, now())
+    const entry = addLogEntry(database(event), { siteId: site, wall }, by, body, now())
     if ('setAside' in entry) {
       setResponseStatus(event, 202)
       return entry
@@ -37,7 +37,7 @@ export default defineEventHandler(async (event) => {
     throw validationError([{ path: '$.entries', message: `must be a list of at most ${LIMITS.entriesAtOnce}` }])
   await countEntries(person.id, entries.length)
   await turn()
-  const results = addEntries(database(event), site, wall, by, entries, now())
+  const results = addEntries(database(event), { siteId: site, wall }, by, entries, now())
   tellWall(firmOf(event).id, site, wall, {
     kind: 'log',
     entries: results.flatMap(result => ('entry' in result ? [result.entry] : [])),
