@@ -9,7 +9,8 @@ const APART = '**/secondDriver.test.ts'
 const MOUNTED = 'app/**/*.mounted.test.ts'
 
 const resolve = { alias: { '~~': fileURLToPath(new URL('.', import.meta.url)).replace(/\/$/, '') } }
-const every = { testTimeout: 60_000, setupFiles: ['tests/seed.ts'] }
+/** A test waits for what it expects as long as a busy machine takes; it fails no sooner for being quick. */
+const every = { testTimeout: 60_000, expect: { poll: { timeout: 20_000 } }, setupFiles: ['tests/seed.ts'] }
 
 const mounted = () => defineVitestProject({
   test: {

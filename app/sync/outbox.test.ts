@@ -12,6 +12,7 @@ import { Outbox } from './outbox'
 import { photoName } from './photoName'
 import { Standin, stateOf } from './testServer'
 import { cases } from '~~/tests/fixtures/soak'
+import { soon } from '~~/tests/fixtures/soon'
 
 let device: Device
 let outbox: Outbox
@@ -38,7 +39,7 @@ async function begun(states: Record<string, ServerWall> = { w1: stateOf(), w2: s
   outbox = new Outbox(device, server)
 }
 const idle = async () => {
-  await vi.waitFor(() => expect(outbox.state.sending).toBe(false), { timeout: 5_000 })
+  await soon(() => expect(outbox.state.sending).toBe(false))
 }
 const widen = (wall: Wall, width: number): Wall => ({ ...wall, width })
 const change = (id: string, before: number, after: number) =>
@@ -87,7 +88,7 @@ describe('the outbox', () => {
     await outbox.send()
     Object.assign(server, { asked: [], fails: () => undefined })
     await outbox.send()
-    await vi.waitFor(() => expect(server.asked).toEqual(['wall w1 6300', 'frozen f1', 'log w1 i1', 'wall w1 6400']))
+    await soon(() => expect(server.asked).toEqual(['wall w1 6300', 'frozen f1', 'log w1 i1', 'wall w1 6400']))
   })
 
   it('never sends an entry that issues before what was frozen, though both were kept meanwhile', async () => {
@@ -105,7 +106,7 @@ describe('the outbox', () => {
     }
     await outbox.addEntry('holm-point', 'w1', remark('l1'))
     await idle()
-    await vi.waitFor(async () => expect(await device.entries.count()).toBe(0))
+    await soon(async () => expect(await device.entries.count()).toBe(0))
     expect(server.asked).toEqual(['log w1 l1', 'frozen f1', 'log w1 i1 l2'])
   })
 
@@ -238,7 +239,7 @@ describe('the outbox', () => {
     const answered = new Promise<void>((resolve) => { answer = resolve })
     server.saveWall = async change => answered.then(() => saveWall(change))
     await change('w1', 6200, 6300)
-    await vi.waitFor(async () => expect((await device.designs.get('holm-point/w1'))!.sent?.width).toBe(6300))
+    await soon(async () => expect((await device.designs.get('holm-point/w1'))!.sent?.width).toBe(6300))
     await change('w1', 6300, 6200)
     answer()
     await idle()
@@ -307,7 +308,7 @@ describe('the outbox', () => {
       return { ...saved, wall }
     }
     await outbox.changeWall('holm-point', exampleWall(), { ...exampleWall(), evidence: [reading] }, {})
-    await vi.waitFor(async () => expect(await device.designs.count()).toBe(0), { timeout: 5_000 })
+    await soon(async () => expect(await device.designs.count()).toBe(0))
     const evidenceOf = async (id: string) => (await device.seen.get(`holm-point/${id}`))!.state.job.walls[0]!.evidence
     expect([await evidenceOf('w1'), outbox.state.merged]).toEqual([[{ ...reading, number: 1 }], undefined])
   })

@@ -1,10 +1,11 @@
 import 'fake-indexeddb/auto'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { NO_SETTINGS, type Settings } from '~~/core/programme'
 import { ApiError } from '../utils/api'
 import { Device, type SettingsState } from './device'
 import { Outbox } from './outbox'
 import type { Server } from './sending'
+import { soon } from '~~/tests/fixtures/soon'
 
 let device: Device
 let outbox: Outbox
@@ -40,7 +41,7 @@ afterEach(() => {
 const changed = (more: Partial<Settings>) =>
   outbox.changeSettings({ settings: FIRM, version: 1 }, FIRM, { ...FIRM, ...more })
 const kept = async () => (await device.settings.toArray())[0]
-const idle = () => vi.waitFor(() => expect(outbox.state.sending).toBe(false), { timeout: 5_000 })
+const idle = () => soon(() => expect(outbox.state.sending).toBe(false))
 
 describe('the programme’s settings', () => {
   it('are kept while there is no connection, and sent once', async () => {
@@ -69,7 +70,7 @@ describe('the programme’s settings', () => {
       expect.stringContaining('same settings'),
     ])
     await outbox.resendSettings()
-    await vi.waitFor(async () => expect(await kept()).toBeUndefined())
+    await soon(async () => expect(await kept()).toBeUndefined())
     expect(server.settings).toEqual({ settings: { ...FIRM, aids: 4 }, version: 10 })
   })
 

@@ -36,6 +36,16 @@ export function shareLeft(distance: number, least: number, critical: number, atL
 /** The share that one neighbour leaves along its axis, where the sheet does not say. */
 export const neighbourShare = (least: number, critical: number) => (1 + least / critical) / 2
 
+/** Which distance a sheet does not give, although an edge or a neighbour is near enough to matter. */
+function notGiven(anchor: Fastener, { edges, neighbours }: Surroundings): Text | undefined {
+  const { embedment = Infinity, criticalEdge, criticalSpacing } = anchor
+  if (criticalEdge === undefined && edges.some(({ distance }) => distance < CLEAR.edge * embedment))
+    return words`the data sheet of ${anchor.name ?? anchor.id} gives no critical edge distance`
+  if (criticalSpacing === undefined && neighbours.some(({ distance }) => distance < CLEAR.spacing * embedment))
+    return words`the data sheet of ${anchor.name ?? anchor.id} gives no critical spacing`
+  return undefined
+}
+
 /**
  * What edges and neighbours leave of what a maker allows: a share for every edge and for the nearest anchor to
  * either side in each direction, linear between the least and the critical distance, multiplied. Shear has
@@ -51,16 +61,9 @@ export function crowdingOf(anchor: Fastener, { edges, neighbours }: Surroundings
     spacingFactor,
     shearEdgeFactor,
     shearSpacingFactor,
-    embedment,
   } = anchor
-  const clear = {
-    edge: embedment === undefined ? Infinity : CLEAR.edge * embedment,
-    spacing: embedment === undefined ? Infinity : CLEAR.spacing * embedment,
-  }
-  if (criticalEdge === undefined && edges.some(({ distance }) => distance < clear.edge))
-    return { known: false, why: words`the data sheet of ${anchor.name ?? anchor.id} gives no critical edge distance` }
-  if (criticalSpacing === undefined && neighbours.some(({ distance }) => distance < clear.spacing))
-    return { known: false, why: words`the data sheet of ${anchor.name ?? anchor.id} gives no critical spacing` }
+  const missing = notGiven(anchor, { edges, neighbours })
+  if (missing) return { known: false, why: missing }
   const least = {
     edge: Math.min(edgeDistance ?? 0, criticalEdge ?? 0),
     spacing: Math.min(minSpacing, criticalSpacing ?? 0),

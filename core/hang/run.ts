@@ -296,6 +296,11 @@ const FROM: Record<ScreenStep['lifting']['from'], string> = {
   tower: 'from a tower',
 }
 
+function liftersOf({ people, aid }: ScreenStep['lifting']): string {
+  if (aid) return `A lifting aid and ${people} people to guide it`
+  return people === 1 ? 'One person' : `${people} people`
+}
+
 function hangSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
   return hanging.flatMap(({ array: id, why, steps }) =>
     steps.map((step, n): RunStep => {
@@ -303,7 +308,7 @@ function hangSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
       const array = wall.arrays.find(each => each.id === id)
       const mount = array && position && mountModels(array, catalogue)(position)
       const {
-        lifting: { people, aid, from, why: lifts },
+        lifting: { people, from, why: lifts },
         pulledOut,
         label,
       } = step
@@ -316,9 +321,7 @@ function hangSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
         people,
         subject: { kind: 'screen', id: step.screen },
         does: [
-          words`${aid
-            ? `A lifting aid and ${people} people to guide it`
-            : people === 1 ? 'One person' : `${people} people`}, ${FROM[from]}. ${lifts}`,
+          words`${liftersOf(step.lifting)}, ${FROM[from]}. ${lifts}`,
           ...(pulledOut
             ? [
                 words`Pull the mount out${mount ? words`, ${mount.depth.service} from the wall` : []}: lift the screen

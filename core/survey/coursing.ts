@@ -111,6 +111,21 @@ export function headJointsOf(coursing: Coursing, course: number, width: number):
   return Array.from({ length: Math.ceil(width / step) + 4 }, (_, n) => from + (first + n) * step)
 }
 
+/** The fit of the head joints that were read, in whichever bond they fit better where both kinds of courses were read. */
+function fitHeads(
+  heads: ReturnType<typeof joints>,
+  { bond: given, origin }: Pick<NonNullable<ReturnType<typeof unitsOf>>, 'bond' | 'origin'>,
+  length: number,
+  courses: Parameters<typeof courseAt>[0],
+) {
+  const fitIn = (bond: Coursing['bond']) =>
+    fitJoints(heads.map(({ x, y }) => x - bondShift({ bond, length }, courseAt(courses, y))), origin.x, length)
+  const kinds = [...new Set(heads.map(({ y }) => kindOf(courseAt(courses, y))))]
+  const other = given === 'running' ? 'stack' : 'running'
+  const bond = kinds.length === 2 && fitIn(other).misfit < fitIn(given).misfit ? other : given
+  return { head: heads.length > 0 ? fitIn(bond) : undefined, bond, kinds }
+}
+
 /**
  * Fits a wall's coursing to the joints that were read: beds give the courses, heads the units along them. Which
  * course is which follows from the crossing that was entered. Where heads were read in courses of both kinds,
@@ -123,27 +138,18 @@ export function fitCoursing(wall: Wall): Coursing | undefined {
   if (!block) return undefined
   const nominal = { x: block.length + block.joint, y: block.height + block.joint }
   const beds = joints(wall, 'bed').map(({ y }) => y)
-  const heads = joints(wall, 'head')
   const bed = beds.length > 0 ? fitJoints(beds, block.origin.y, nominal.y) : undefined
   const courses = { origin: { x: 0, y: bed?.start ?? block.origin.y }, height: bed?.module ?? nominal.y }
-  const fitHeads = (bond: Coursing['bond']) =>
-    fitJoints(
-      heads.map(head => head.x - bondShift({ bond, length: nominal.x }, courseAt(courses, head.y))),
-      block.origin.x,
-      nominal.x,
-    )
-  const kinds = new Set(heads.map(head => kindOf(courseAt(courses, head.y))))
-  const told = kinds.size === 2
-  const other = block.bond === 'running' ? 'stack' : 'running'
-  const bond = told && fitHeads(other).misfit < fitHeads(block.bond).misfit ? other : block.bond
-  const head = heads.length > 0 ? fitHeads(bond) : undefined
+  const heads = joints(wall, 'head')
+  const { head, bond, kinds } = fitHeads(heads, block, nominal.x, courses)
+  const told = kinds.length === 2
   const misfit = Math.max(bed && beds.length > 1 ? bed.misfit : 0, head && heads.length > 1 ? head.misfit : 0)
   return {
-    origin: { x: head ? head.start : block.origin.x, y: courses.origin.y },
+    origin: { x: head?.start ?? block.origin.x, y: courses.origin.y },
     sd: { ...head && { x: head.spread.sd }, ...bed && { y: bed.spread.sd } },
     spread: { ...head && { x: head.spread }, ...bed && { y: bed.spread } },
     length: head?.module ?? nominal.x, height: courses.height, joint: block.joint, bond, bondTold: told,
-    ...head && !told && { headsIn: [...kinds][0] },
+    ...head && !told && { headsIn: kinds[0] },
     ...(beds.length > 1 || heads.length > 1) && { misfit },
   }
 }

@@ -1,5 +1,5 @@
 import type { H3Event } from 'h3'
-import { may, RIGHTS, ROLE_WORDS, whoMay } from '../../core/people'
+import { may, RIGHTS, ROLE_WORDS, whoMay, type Action } from '../../core/people'
 import { firmOfId, listFirms } from '../accounts/firms'
 import { accounts, databaseOfFirm } from '../accounts/open'
 import { grantsOf } from '../accounts/people'
@@ -93,6 +93,11 @@ export async function authorize(event: H3Event, { method, route, params }: Route
   }
   if (!session) throw apiError(401, 'sign-in', 'Sign in first.')
   if ('ended' in session) throw apiError(401, `session-${session.ended}`, SIGN_IN[session.ended])
+  return mayAct(event, session, wanted, { method, route, params })
+}
+
+/** @throws 403 where the person may not do it, 404 for what he does not see */
+function mayAct(event: H3Event, session: SignedIn, wanted: Action, { method, route, params }: RouteFound): void {
   const place = placeOf(event.context.firm!.db, params)
   const held = SENT_LATE.has(`${method} ${route}`) ? grantsOf(accounts(), session.person.key) : [session.held]
   if (held.some(each => may(each, wanted, place))) return

@@ -33,14 +33,22 @@ export type DrawnPlan = Pick<WallPlan, 'members' | 'arrays' | 'marking' | 'wirin
  *
  * @param of what it is of, written below the wall: its revision, or that it is a draft
  */
-export function wallAsDxf(
-  wall: Wall,
-  { members, arrays, marking: { levelLine }, wiring }: DrawnPlan,
-  of = 'DRAFT',
-): string {
+export function wallAsDxf(wall: Wall, plan: DrawnPlan, of = 'DRAFT'): string {
   const dxf = new DxfWriter()
   dxf.setUnits(Units.Millimeters)
   for (const [name, colour] of Object.entries(LAYERS)) dxf.addLayer(name, colour, 'Continuous')
+  const pen = penOn(dxf)
+  pen.text(of, 0, -3 * LETTERS)
+  drawWall(pen, wall, plan)
+  plan.arrays.forEach(array => drawArray(pen, array))
+  drawWiring(pen, plan.wiring)
+  return dxf.stringify()
+}
+
+type Pen = ReturnType<typeof penOn>
+
+/** What is drawn, each on its layer. */
+function penOn(dxf: DxfWriter) {
   const on = (layerName: Layer) => ({ layerName })
   const box = (layer: Layer, { x, y, width, height }: Rect) =>
     dxf.addLWPolyline(
@@ -58,26 +66,32 @@ export function wallAsDxf(
     dxf.addCircle(point3d(x, y), diameter / 2, on(layer))
   const text = (words: string, x: number, y: number) => dxf.addText(point3d(x, y), LETTERS, words, on('TEXT'))
 
-  text(of, 0, -3 * LETTERS)
+  return { box, line, circle, text }
+}
+
+function drawWall({ box, line }: Pen, wall: Wall, { members, marking: { levelLine } }: DrawnPlan): void {
   box('WALL', { x: 0, y: 0, width: wall.width, height: wall.height })
   for (const { centre, width } of members) box('MEMBERS', { x: centre - width / 2, y: 0, width, height: wall.height })
   for (const feature of wall.features ?? []) box('FEATURES', feature)
-  for (const { outline, positions, strips } of arrays) {
-    const { x, y } = centreOf(outline)
-    line('CENTRE-LINES', x, outline.y, x, outline.y + outline.height)
-    line('CENTRE-LINES', outline.x, y, outline.x + outline.width, y)
-    for (const { rect } of strips) box('RAILS', rect)
-    for (const { row, column, outer, plate, holes = [], bolts = [] } of positions) {
-      box('SCREENS', outer)
-      text(`R${row} C${column}`, outer.x + LETTERS, outer.y + LETTERS)
-      if (plate) box('PLATES', plate.rect)
-      // A hole whose bit is not known is drawn as a point would be: a circle of 1 mm.
-      for (const { x: holeX, y: holeY, bit = 1 } of [...holes, ...bolts]) circle('HOLES', holeX, holeY, bit)
-    }
+  if (levelLine) line('LEVEL-LINE', 0, levelAt(levelLine, 0), wall.width, levelAt(levelLine, wall.width))
+}
+
+function drawArray({ box, line, circle, text }: Pen, { outline, positions, strips }: DrawnPlan['arrays'][number]): void {
+  const { x, y } = centreOf(outline)
+  line('CENTRE-LINES', x, outline.y, x, outline.y + outline.height)
+  line('CENTRE-LINES', outline.x, y, outline.x + outline.width, y)
+  for (const { rect } of strips) box('RAILS', rect)
+  for (const { row, column, outer, plate, holes = [], bolts = [] } of positions) {
+    box('SCREENS', outer)
+    text(`R${row} C${column}`, outer.x + LETTERS, outer.y + LETTERS)
+    if (plate) box('PLATES', plate.rect)
+    // A hole whose bit is not known is drawn as a point would be: a circle of 1 mm.
+    for (const { x: holeX, y: holeY, bit = 1 } of [...holes, ...bolts]) circle('HOLES', holeX, holeY, bit)
   }
+}
+
+function drawWiring({ box, circle }: Pen, wiring: DrawnPlan['wiring']): void {
   for (const { cutout } of wiring.boxes.filter(({ held, kind }) => held && kind !== 'floor')) box('CUT-OUTS', cutout)
   for (const { rect } of wiring.works.openings) box('OPENINGS', rect)
   for (const { x, y, diameter } of wiring.works.bores) if (Number.isFinite(diameter)) circle('BORES', x, y, diameter)
-  if (levelLine) line('LEVEL-LINE', 0, levelAt(levelLine, 0), wall.width, levelAt(levelLine, wall.width))
-  return dxf.stringify()
 }

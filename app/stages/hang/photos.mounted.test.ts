@@ -8,6 +8,7 @@ import { useOutbox } from '~/sync/useOutbox'
 import { mountAtWall, press, said, says, textOf } from '~~/tests/fixtures/mounted'
 import HolePanel from './HolePanel.vue'
 import StepsPanel from './StepsPanel.vue'
+import { soon } from '~~/tests/fixtures/soon'
 
 const PNG = new Uint8Array([0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A, 0, 0, 0, 0])
 
@@ -20,11 +21,11 @@ async function takePhoto() {
   const photo = new File([PNG], 'wall.png', { type: 'image/png' })
   Object.defineProperty(input, 'files', { configurable: true, value: [photo] })
   await fireEvent.change(input)
-  await vi.waitFor(() => expect(storing).toHaveBeenCalled())
+  await soon(() => expect(storing).toHaveBeenCalled())
   return stored
 }
 const label = (text: string) =>
-  vi.waitFor(() => expect(textOf(document.querySelector('label:has([data-testid=photo])'))).toBe(text))
+  soon(() => expect(textOf(document.querySelector('label:has([data-testid=photo])'))).toBe(text))
 const named = expect.stringMatching(/\.png$/) as string
 
 describe('a photo that is stored while the work goes on', () => {
@@ -44,7 +45,7 @@ describe('a photo that is stored while the work goes on', () => {
     expect(said('[data-testid=step-title]')).not.toBe(first)
     const { step } = store.allLog.at(-1) as { step: string }
     stored()
-    await vi.waitFor(() => expect(store.allLog.at(-1)).toMatchObject({ kind: 'step', step, done: true, photo: named }))
+    await soon(() => expect(store.allLog.at(-1)).toMatchObject({ kind: 'step', step, done: true, photo: named }))
   })
 
   it('is of the hole at which it was taken, before its result and after', async () => {
@@ -54,7 +55,7 @@ describe('a photo that is stored while the work goes on', () => {
     const hit = store.allLog.at(-1) as { id: string, hole: string }
     expect(hit).not.toHaveProperty('photo')
     stored()
-    await vi.waitFor(() => expect(store.allLog.at(-1)).toMatchObject(
+    await soon(() => expect(store.allLog.at(-1)).toMatchObject(
       { kind: 'hole', hole: hit.hole, result: 'hit', corrects: hit.id, photo: named },
     ))
     // It waits at its own hole while another is looked at.

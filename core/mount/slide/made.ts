@@ -5,7 +5,7 @@ import type { Mount } from '../../job'
 import { isAt, type AsBuilt, type MadeHole } from '../../log'
 import { words } from '../../units'
 import { holeId, isHoleIn, numberOfHole } from '../holes/holeId'
-import type { Hole } from '../position'
+import type { Hole, MountedCell } from '../position'
 
 /**
  * Holes of a plate that are made and that it keeps to: the row of slots of each, and where they let the plate's centre
@@ -119,7 +119,9 @@ const off = (stretches: Interval[], at: number) =>
   Math.min(...stretches.map(({ from, to }) => Math.max(from - at, at - to, 0)))
 
 /** A stop where a plate cannot keep to the holes that were made for it, by how much. */
-export function madeFindings(name: string, screen: string, mount: Mount, centre: Point, built: AsBuilt): Finding[] {
+export function madeFindings(cell: MountedCell, mount: Mount, built: AsBuilt): Finding[] {
+  const { id: screen, plate: { centre } } = cell
+  const name = `R${cell.row} C${cell.column}`
   const pin = pinFor(screen, mount, built)
   if (!pin || keepsTo(pin, centre)) return []
   const count = pin.made.length === 1 ? 'a hole' : `${pin.made.length} holes`

@@ -71,6 +71,13 @@ interface Filled { moved: number, sum: number, holes: SeatedHole[] }
 const isLess = (a: Pick<Filled, 'moved' | 'sum'>, b: Filled | undefined) =>
   !b || a.moved < b.moved || (a.moved === b.moved && a.sum < b.sum - SAME)
 
+/** Of two the one with less moves; the first where they are alike. */
+function lessOf(a: Filled | undefined, b: Filled): Filled
+function lessOf(a: Filled | undefined, b: Filled | undefined): Filled | undefined
+function lessOf(a: Filled | undefined, b: Filled | undefined): Filled | undefined {
+  return b && isLess(b, a) ? b : a
+}
+
 /**
  * The places of so many of some holes of which the fewest move, and these the least in all; undefined where there are
  * not enough.
@@ -85,28 +92,16 @@ function leastMoves(seat: Seat, centre: Point, holes: StandingHole[], wanted: nu
   for (const { x, span, zone, by } of free.slice(0, wanted === 1 ? 1 : NEAREST)) {
     const moves = by < SAME ? 0 : 1
     const others = leastMoves(seat, centre, rest, wanted - 1, [...used, { x, zone }])
-    const filled = others && { moved: others.moved + moves, sum: others.sum + by }
-    if (!others || !filled || !isLess(filled, best)) continue
-    best = {
-      ...filled,
-      holes: [
-        {
-          id: hole.id,
-          row: seat.row,
-          slot: span.slot,
-          x,
-          y: centre.y + span.y,
-          ...seat.at(x, zone),
-          stays: moves === 0,
-        },
-        ...others.holes,
-      ],
+    if (!others) continue
+    const seated = { id: hole.id, row: seat.row, slot: span.slot, x, y: centre.y + span.y, ...seat.at(x, zone) }
+    const filled = {
+      moved: others.moved + moves, sum: others.sum + by, holes: [{ ...seated, stays: moves === 0 }, ...others.holes],
     }
-    if (filled.moved === 0) break
+    best = lessOf(best, filled)
+    if (best.moved === 0) break
   }
   if (rest.length < wanted || best?.moved === 0) return best
-  const without = leastMoves(seat, centre, rest, wanted, used)
-  return without && isLess(without, best) ? without : best
+  return lessOf(best, leastMoves(seat, centre, rest, wanted, used))
 }
 
 /**

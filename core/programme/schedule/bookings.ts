@@ -114,19 +114,26 @@ export class Bookings {
       if (!spans) return undefined
       const [start, end] = [spans[0]!.from, spans.at(-1)!.to]
       if (start > at) told?.({ kind: 'time', until: start })
-      const busy = this.crews[crew]!.inTheWay(start, end, task.site)
-      const there = busy ?? wall.inTheWay(start, end, task.site)
-      const aid = there || !task.aid ? undefined : this.freeAid(start, end, task.site)
-      const hindered = there ?? (aid && 'freeAt' in aid ? aid : undefined)
-      if (!hindered) return { task: task.id, crew: this.problem.crews[crew]!.id, start, end, spans }
-      told?.({
-        kind: busy ? 'crew' : there ? 'wall' : 'aid',
-        until: hindered.freeAt,
-        ...(hindered.block && { task: hindered.block.task }),
-      })
-      if (hindered.freeAt === Infinity) return undefined
-      at = hindered.freeAt
+      const hindrance = this.hindranceOf(task, crew, { start, end }, wall)
+      if (!hindrance) return { task: task.id, crew: this.problem.crews[crew]!.id, start, end, spans }
+      told?.(hindrance)
+      if (hindrance.until === Infinity) return undefined
+      at = hindrance.until
     }
+  }
+
+  /** What a task waits for at a time: its crew, its wall or a lifting aid, and until when. */
+  private hindranceOf(
+    { site, aid }: Task, crew: number, { start, end }: { start: Minute, end: Minute }, wall: Timeline,
+  ): Hindrance | undefined {
+    const as = (kind: 'crew' | 'wall' | 'aid', { freeAt, block }: { freeAt: Minute, block?: { task: string } }) =>
+      ({ kind, until: freeAt, ...(block && { task: block.task }) })
+    const busy = this.crews[crew]!.inTheWay(start, end, site)
+    if (busy) return as('crew', busy)
+    const there = wall.inTheWay(start, end, site)
+    if (there) return as('wall', there)
+    const free = aid ? this.freeAid(start, end, site) : undefined
+    return free && 'freeAt' in free ? as('aid', free) : undefined
   }
 
   /** A lifting aid that is free, or when the first one will be. */

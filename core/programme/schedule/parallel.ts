@@ -67,13 +67,8 @@ export function placeInTime(
     for (let n = options.length - 1; n >= 0; n--) if (options[n]!.task === task) options.splice(n, 1)
     for (const follower of next(task)) offer(follower)
     // Only what the new booking may stand in the way of is looked at again.
-    for (const option of options) {
-      if (
-        together[crew]!.includes(option.crew)
-        || (option.task.wall === task.wall && option.task.site === task.site)
-        || (option.task.aid && task.aid)
-      )
-        if (option.placed) keyed(option)
-    }
+    const isTouched = (option: Option) => option.placed !== undefined && (together[crew]!.includes(option.crew)
+      || (option.task.wall === task.wall && option.task.site === task.site) || (option.task.aid && task.aid))
+    options.filter(isTouched).forEach(keyed)
   }
 }

@@ -1,3 +1,4 @@
+import type { Interval } from '../../geometry'
 import { memoize } from '../../memo'
 import { chance, type Chance } from '../../survey/simulatedReadings'
 import { words, type Text } from '../../units'
@@ -5,7 +6,8 @@ import { Bookings, problemOf, withCrews, type Problem } from './bookings'
 import { inOrder, tailsOf } from '../tasks/chains'
 import { EXACT, placeExactly } from './exact'
 import {
-  canDo, finishOf, type Crew, type Fixed, type PlacedTask, type Programme, type Schedule, type Task,
+  canDo, finishOf, type Crew, type Fixed, type Place, type PlacedTask, type Programme, type Schedule,
+  type Task,
 } from '../programme'
 import { placeInTime, type Weights } from './parallel'
 import { placeSerially } from './serial'
@@ -286,7 +288,11 @@ function whyNot(task: Task, problem: Problem, placed: Set<string>, titles: Map<s
   if (task.noisy && place.loud.length === 0)
     return words`${place.name} has no noisy work hours in the planned period, so nothing can be drilled.`
   if (task.aid && programme.aids === 0) return words`It requires a lifting aid, and the firm has none.`
-  const times = able.flatMap(crew => problem.times(crews.indexOf(crew), task))
+  return whyNoTime(task, place, able.flatMap(crew => problem.times(crews.indexOf(crew), task)))
+}
+
+/** Why a task has no place although there are people and hours for it. */
+function whyNoTime(task: Task, place: Place, times: Interval[]): Text {
   if (times.length === 0)
     return words`No crew with the skill works while ${place.name} is open${task.noisy ? ' for drilling' : ''}.`
   const longest = Math.max(...times.map(({ from, to }) => to - from))
@@ -294,6 +300,15 @@ function whyNot(task: Task, problem: Problem, placed: Set<string>, titles: Map<s
     return words`It takes ${String(task.minutes)} min without a break, and the longest time for it is
       ${String(longest)} min: extend the access or working hours, or allow it in parts.`
   return words`All suitable hours in the planned period are taken.`
+}
+
+/** As it was reported before, where that makes all no more than a little later than the best that was found. */
+function keptAsBefore(whole: Problem, fixed: Fixed[], afresh: Cost): PlacedTask[] | undefined {
+  const { before = [], from } = whole.programme
+  if (before.length === 0) return undefined
+  const kept = placeAsBefore(whole, fixed, before)
+  const [missing, end] = costOf(kept, whole.programme)
+  return missing === afresh[0] && end - from <= (1 + KEEPS) * (afresh[1] - from) ? kept : undefined
 }
 
 /**
@@ -327,26 +342,19 @@ export function schedule(programme: Programme): Scheduled {
       const cost = costOf(placed, given)
       if (!best || isBetter(cost, best.cost)) best = { placed, cost }
     }
-    const kept = given.before && given.before.length > 0 && best ? placeAsBefore(whole, fixed, given.before) : undefined
-    const [asBefore, afresh] = [costOf(kept ?? [], given), best?.cost]
-    const keeps
-      = kept !== undefined
-        && asBefore[0] === afresh![0]
-        && asBefore[1] - given.from <= (1 + KEEPS) * (afresh![1] - given.from)
-    const placed = keeps ? kept : best?.placed ?? []
+    const kept = best && keptAsBefore(whole, fixed, best.cost)
+    const placed = kept ?? best?.placed ?? []
     const early = tooEarly(fixed, placed, given)
     if (early.length === 0) {
-      const [has, titles] = [
-        new Set(placed.map(({ task }) => task)),
-        new Map(given.tasks.map(({ id, title }) => [id, title])),
-      ]
+      const has = new Set(placed.map(({ task }) => task))
+      const titles = new Map(given.tasks.map(({ id, title }) => [id, title]))
       return {
         placed: placed.sort((a, b) => a.start - b.start || a.task.localeCompare(b.task)),
         unplaced: given.tasks
           .filter(({ id }) => !has.has(id))
           .map(task => ({ task: task.id, why: whyNot(task, whole, has, titles) })),
         notFixed,
-        ...(keeps && { keptBut: afresh![1] }),
+        ...(kept && { keptBut: best!.cost[1] }),
       }
     }
     notFixed.push(...early)

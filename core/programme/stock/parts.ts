@@ -1,6 +1,6 @@
 import type { ModelKind } from '../../catalogue'
-import { stepName, type RunStepKind } from '../../log'
-import { mountModels } from '../../mount'
+import { stepName, type AsBuilt, type RunStepKind } from '../../log'
+import { mountModels, type Hole } from '../../mount'
 import type { WorkloadOf } from '../tasks/workload'
 
 /** So many of a model of the catalogue. */
@@ -20,6 +20,9 @@ export function together<Of extends Part>(parts: Of[], beside: (part: Of) => str
   return [...sums.values()]
 }
 
+const hitOf = ({ id: hole, made }: Hole, { holes }: AsBuilt) =>
+  made === 'hit' ? holes.find(each => each.hole === hole && each.result === 'hit') : undefined
+
 /**
  * What of the firm's catalogue a wall still needs, by its plan, and what went into it already, by its log: a fastener
  * by
@@ -34,33 +37,20 @@ export function partsOf({ wall, plan, built, catalogue, log }: WorkloadOf): { ne
     return array ? positions.map(position => ({ position, array })) : []
   })
   const [needed, used]: [Part[], Used[]] = [[], []]
-  const one = (part: Part, by?: { at: string, by: string }) =>
-    by
-      ? used.push({
-          ...part,
-          at: by.at,
-          by: by.by,
-          ...(personOf.get(by.by) !== undefined && { person: personOf.get(by.by)! }),
-        })
-      : needed.push(part)
+  const one = (part: Part, done?: { at: string, by: string }) => {
+    if (!done) return needed.push(part)
+    const person = personOf.get(done.by)
+    return used.push({ ...part, at: done.at, by: done.by, ...(person !== undefined && { person }) })
+  }
   const doneOf = (kind: RunStepKind, id: string) => steps.get(stepName({ kind, id }))
   const hung = new Map(log.flatMap(entry => entry.kind === 'hung' ? [[entry.screen, entry] as const] : []))
   for (const { position, array } of placed) {
-    for (const hole of position.holes ?? []) {
-      const made
-        = hole.made === 'hit' ? built.holes.find(({ hole: id, result }) => id === hole.id && result === 'hit') : undefined
-      if (hole.fastener !== undefined) one({ kind: 'fastener', model: hole.fastener, count: 1 }, made)
-    }
+    for (const hole of position.holes ?? [])
+      if (hole.fastener !== undefined) one({ kind: 'fastener', model: hole.fastener, count: 1 }, hitOf(hole, built))
     const mount = mountModels(array, catalogue)(position)
-    if (mount)
-      one(
-        { kind: 'mount', model: mount.id, count: 1 },
-        doneOf('plates', array.id) ?? (built.hung.includes(position.id) ? hung.get(position.id) : undefined),
-      )
-    one(
-      { kind: 'display', model: position.model, count: 1 },
-      built.hung.includes(position.id) ? hung.get(position.id) : undefined,
-    )
+    const hangs = built.hung.includes(position.id) ? hung.get(position.id) : undefined
+    if (mount) one({ kind: 'mount', model: mount.id, count: 1 }, doneOf('plates', array.id) ?? hangs)
+    one({ kind: 'display', model: position.model, count: 1 }, hangs)
   }
   const isIn = built.hung.length >= placed.length && placed.length > 0 ? hung.get(built.hung.at(-1)!) : undefined
   for (const box of plan.wiring.boxes)

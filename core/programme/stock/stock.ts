@@ -43,6 +43,22 @@ export interface StockLine {
 
 const keyOf = ({ kind, model }: Pick<Part, 'kind' | 'model'>) => `${kind}/${model}`
 
+/** What is left at each place of a model once what was used since it was counted is taken off. */
+function leftOf(
+  mine: Counted[], used: StockOf['used'], vanOf: StockOf['vanOf'],
+): { places: Map<string, number>, gone: number } {
+  const places = new Map(mine.map(({ place, count }) => [place, count]))
+  let gone = 0
+  for (const { count, at, person } of used) {
+    const van = person === undefined ? undefined : vanOf(person)
+    const from = mine.find(({ place }) => place === van) ?? mine.find(({ place }) => place === STORE) ?? mine[0]
+    if (!from || at < from.since) continue
+    places.set(from.place, places.get(from.place)! - count)
+    gone += count
+  }
+  return { places, gone }
+}
+
 /**
  * How every model stands that is counted, needed or has a minimum: what was counted less what the logs of walls say was
  * used since, at whichever place it was counted: of the van of who recorded it, else of the store.
@@ -52,15 +68,7 @@ export function stockLines({ counted, used, reserved, minimums, vanOf, packOf }:
   return keys.map((key): StockLine => {
     const mine = counted.filter(each => keyOf(each) === key)
     const { kind, model } = [...counted, ...reserved, ...minimums].find(each => keyOf(each) === key)!
-    const places = new Map(mine.map(({ place, count }) => [place, count]))
-    let gone = 0
-    for (const { count, at, person } of used.filter(each => keyOf(each) === key)) {
-      const van = person === undefined ? undefined : vanOf(person)
-      const from = mine.find(({ place }) => place === van) ?? mine.find(({ place }) => place === STORE) ?? mine[0]
-      if (!from || at < from.since) continue
-      places.set(from.place, places.get(from.place)! - count)
-      gone += count
-    }
+    const { places, gone } = leftOf(mine, used.filter(each => keyOf(each) === key), vanOf)
     const needs = reserved.filter(each => keyOf(each) === key)
     const wanted = needs.reduce((sum, { count }) => sum + count, 0)
     const least = minimums.find(each => keyOf(each) === key)?.least ?? 0

@@ -20,6 +20,14 @@ export const coveringBefore = (wall: Wall): number =>
 export const isOutside = ({ wet, wind, windSpeed }: Pick<Wall, 'wet' | 'wind' | 'windSpeed'>): boolean =>
   wet === true || wind !== undefined || windSpeed !== undefined
 
+function tooDeep(name: string, depth: number, cavity: number | undefined, covering: number): Text[] {
+  if (cavity === undefined) return [words`the depth of the cavity behind the covering is not known`]
+  if (cavity === 0) return [words`the wall has no cavity: use a surface box`]
+  return depth <= cavity + covering + 1e-9 ? [] : [
+    words`${name} is ${depth} deep, but the wall is only ${cavity + covering} from its face to the back of the cavity`,
+  ]
+}
+
 /**
  * What is wrong with a box in this wall wherever it goes: too deep, its clamps do not take the covering, or it does not
  * cover what is plugged in outside.
@@ -36,15 +44,7 @@ export function unfitFor(model: BoxModel, wall: Wall, board = 0): Text[] {
   const [cavity, covering] = [cavityOf(wall), coveringBefore(wall) + board]
   return [
     ...open,
-    ...(cavity === undefined ? [words`the depth of the cavity behind the covering is not known`] : []),
-    ...(cavity === 0
-      ? [words`the wall has no cavity: use a surface box`]
-      : cavity !== undefined && model.depth > cavity + covering + 1e-9
-        ? [
-            words`${name} is ${model.depth} deep, but the wall is only ${cavity + covering} from its face to the back
-              of the cavity`,
-          ]
-        : []),
+    ...tooDeep(name, model.depth, cavity, covering),
     ...(model.clamps && (covering < model.clamps.min - 1e-9 || covering > model.clamps.max + 1e-9)
       ? [words`${name} clamps coverings of ${model.clamps.min} to ${model.clamps.max}, but the covering is ${covering}`]
       : []),

@@ -29,22 +29,16 @@ const about = ({ x, y }: { x: number, y: number }, width: number, height: number
  */
 function mountObstacles({ plate, pattern, shown, mounting, orientation, row, column }: Screen): Obstacle[] {
   const name = `R${row} C${column}`
+  const { width, height } = shown?.vesa ?? { width: 0, height: 0 }
   const sideways = orientation === 'portrait-cw' || orientation === 'portrait-ccw'
-  const [wide, high] = sideways
-    ? [shown?.vesa.height ?? 0, shown?.vesa.width ?? 0]
-    : [shown?.vesa.width ?? 0, shown?.vesa.height ?? 0]
-  return [
-    ...(plate ? [{ ...around(plate.rect, CLEAR), name: `the plate of ${name}` }] : []),
-    ...(mounting && wide > 0 ? [{ ...around(about(pattern, wide, high), CLEAR), name: `the bracket of ${name}` }] : []),
-    ...(plate && mounting?.sweep
-      ? [
-          {
-            ...around(about(plate.centre, mounting.sweep.width, mounting.sweep.height), CLEAR),
-            name: `the moving parts behind ${name}`,
-          },
-        ]
-      : []),
-  ]
+  const [wide, high] = sideways ? [height, width] : [width, height]
+  const kept = (rect: Rect, what: string) => ({ ...around(rect, CLEAR), name: `the ${what} ${name}` })
+  const found: Obstacle[] = []
+  if (plate) found.push(kept(plate.rect, 'plate of'))
+  if (mounting && wide > 0) found.push(kept(about(pattern, wide, high), 'bracket of'))
+  if (plate && mounting?.sweep)
+    found.push(kept(about(plate.centre, mounting.sweep.width, mounting.sweep.height), 'moving parts behind'))
+  return found
 }
 
 /** So far a cut keeps from what must not be drilled, and so far from anything else that is on or in the wall. */
