@@ -123,8 +123,8 @@ export default defineNuxtConfig({
     // What is asked of an address in a way that it does not take is answered with the ways that it takes.
     'nitro:init': (nitro) => {
       nitro.options.virtual['#api-routes'] = () =>
-        `export const ROUTES = `
-        + `${JSON.stringify(nitro.scannedHandlers.flatMap(({ route, method }) => (route?.startsWith('/api/') && method ? [{ route, method }] : [])))}`
+        `export const ROUTES = ${JSON.stringify(nitro.scannedHandlers.flatMap(({ route, method }) =>
+          (route?.startsWith('/api/') && method ? [{ route, method }] : [])))}`
     },
   },
   auth: { webAuthn: true, loadStrategy: 'none' },

@@ -1,5 +1,5 @@
 import { zonesOf } from '../core/mount/holes/zones'
-import { signsOf, survey } from '../core/survey'
+import { signsOf, survey, type Member } from '../core/survey'
 import {
   hiddenWall, READING_GROUPS, readWall, WORLDS, type HiddenMember, type ReadingGroup, type WorldName,
 } from '../core/survey/simulatedReadings'
@@ -31,6 +31,29 @@ function inside(x: number, members: HiddenMember[]): number {
   })))
 }
 
+/** Counts one hidden member that was read: whether it was found, how far off, and whether a double was told as one. */
+function tallyTruth(tally: Tally, truth: HiddenMember, observed: Member[], signs: ReturnType<typeof signsOf>): void {
+  const offOf = ({ centre }: Member) => Math.abs(centre - truth.centre)
+  const nearest = observed.reduce<Member | undefined>(
+    (best, member) => (!best || offOf(member) < offOf(best) ? member : best), undefined,
+  )
+  tally.truths++
+  const off = nearest ? offOf(nearest) : Infinity
+  if (!nearest || off > SAME) return
+  tally.found++
+  tally.errors.push(off)
+  if (off <= 1.96 * nearest.sd) tally.inside++
+  // Of a doubled member both of whose outer edges were read, and not by a false reading.
+  const edgeRead = (edge: 'left' | 'right') =>
+    signs.some(
+      ({ reading, x }) =>
+        reading.edge === edge && Math.abs(x - truth.centre - ((edge === 'left' ? -1 : 1) * truth.width) / 2) < 14,
+    )
+  if (truth.plies !== 2 || !edgeRead('left') || !edgeRead('right')) return
+  tally.doubles++
+  if (nearest.kind === 'double') tally.told++
+}
+
 function study(world: WorldName, group: ReadingGroup, walls: number, seed: number): Tally {
   const tally: Tally = {
     truths: 0,
@@ -50,31 +73,8 @@ function study(world: WorldName, group: ReadingGroup, walls: number, seed: numbe
     const { wall, read } = readWall(hidden, group, seed + 7919 * (n + 1))
     const { members } = survey(wall)
     const signs = signsOf(wall)
-    for (const truth of read) {
-      const nearest = members
-        .filter(({ source }) => source === 'observed')
-        .reduce<(typeof members)[number] | undefined>(
-          (best, member) =>
-            !best || Math.abs(member.centre - truth.centre) < Math.abs(best.centre - truth.centre) ? member : best,
-          undefined,
-        )
-      tally.truths++
-      const off = nearest ? Math.abs(nearest.centre - truth.centre) : Infinity
-      if (!nearest || off > SAME) continue
-      tally.found++
-      tally.errors.push(off)
-      if (off <= 1.96 * nearest.sd) tally.inside++
-      // Of a doubled member both of whose outer edges were read, and not by a false reading.
-      const edgeRead = (edge: 'left' | 'right') =>
-        signs.some(
-          ({ reading, x }) =>
-            reading.edge === edge && Math.abs(x - truth.centre - ((edge === 'left' ? -1 : 1) * truth.width) / 2) < 14,
-        )
-      if (truth.plies === 2 && edgeRead('left') && edgeRead('right')) {
-        tally.doubles++
-        if (nearest.kind === 'double') tally.told++
-      }
-    }
+    const observed = members.filter(({ source }) => source === 'observed')
+    for (const truth of read) tallyTruth(tally, truth, observed, signs)
     // A member is passed for a lag where the plan would put one: in the middle of any piece that can take it.
     for (const { index, centre, usable } of zonesOf(members, EDGE)) {
       if (usable < 0 || members[index]!.source !== 'observed' || !members[index]!.proved) continue

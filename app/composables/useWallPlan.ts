@@ -107,24 +107,7 @@ export const useWallPlan = createSharedComposable(() => {
   /** Whether the plan of the moment is that of the wall and the log as they stand now. */
   const upToDate = computed(() => madeOf.value === current.value)
   return {
-    plan,
-    planned,
-    kept,
-    drawn,
-    isKept,
-    live,
-    liveWall,
-    reading,
-    upToDate,
-    placed,
-    built,
-    context,
-    follows,
-    behind,
-    failed,
-    drilled,
-    unused,
-    findings,
-    steps,
+    plan, planned, kept, drawn, isKept, live, liveWall, reading, upToDate, placed, built, context, follows, behind,
+    failed, drilled, unused, findings, steps,
   }
 })

@@ -58,7 +58,7 @@ const fill = computed(() =>
       {{ numbers }}
     </DraftLettering>
     <path
-      :d="`M${box.x - box.cutout.width / 4} ${drawn.y + drawn.height / 2} h${box.cutout.width / 2} M${box.x} ${drawn.y + drawn.height / 2 - box.cutout.width / 4} v${box.cutout.width / 2}`"
+      :d="crossAt(box.x, drawn.y + drawn.height / 2, box.cutout.width / 2)"
       stroke="currentColor"
       stroke-width="1.2"
       vector-effect="non-scaling-stroke"

@@ -80,6 +80,12 @@ const outline = computed(() =>
     : (drawn.value?.arrays.find(({ id }) => id === store.array?.id) ?? drawn.value?.arrays[0])?.outline,
 )
 const level = computed(() => drawn.value?.marking.levelLine)
+const described = computed(() => {
+  const { name, width, height } = wall.value!
+  const members = drawn.value?.members.length ? `, ${drawn.value.members.length} ${pieces.value}` : ''
+  return `Elevation of ${name}, ${withUnit(width)} wide and ${withUnit(height)} high${members}, `
+    + `${arrays.value.length} arrays`
+})
 </script>
 
 <template>
@@ -89,7 +95,7 @@ const level = computed(() => drawn.value?.marking.levelLine)
     :width="width"
     :height="height"
     role="img"
-    :aria-label="`Elevation of ${wall.name}, ${withUnit(wall.width)} wide and ${withUnit(wall.height)} high${drawn?.members.length ? `, ${drawn.members.length} ${pieces}` : ''}, ${arrays.length} arrays`"
+    :aria-label="described"
     class="block overflow-hidden touch-none"
     :class="{ 'cursor-crosshair': draws }"
     data-testid="elevation"

@@ -15,11 +15,16 @@ const cross = computed(
     `M${hole.x - r.value} ${hole.y - r.value} l${2 * r.value} ${2 * r.value} m0 `
     + `${-2 * r.value} l${-2 * r.value} ${2 * r.value}`,
 )
+const described = computed(() => {
+  const result = hole.result === 'miss' ? 'missed' : 'unused'
+  const note = hole.note ? `, ${hole.note}` : ''
+  return `Hole at ${show(hole.x)}, ${show(hole.y)} up, ${result}: ${authorText(hole)}${note}`
+})
 </script>
 
 <template>
   <g :data-left-behind="hole.hole">
-    <title>Hole at {{ show(hole.x) }}, {{ show(hole.y) }} up, {{ hole.result === 'miss' ? 'missed' : 'unused' }}: {{ authorText(hole) }}{{ hole.note ? `, ${hole.note}` : '' }}</title>
+    <title>{{ described }}</title>
     <circle
       :cx="hole.x"
       :cy="hole.y"

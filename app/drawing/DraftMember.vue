@@ -38,6 +38,10 @@ const leaned = computed(() => {
 const stands = computed(() =>
   (member.stretches ?? [{ from: 0, to: height }]).map(({ from, to }) => ({ y: from, height: to - from })),
 )
+const described = computed(() => [
+  `${Piece.value} ${index + 1}`, `centre ${show(member.centre)} ± ${show(unsure.value)}`,
+  MEMBER_KIND_NAMES[member.kind], MEMBER_SOURCE_NAMES[member.source], member.proved ? 'confirmed' : 'unconfirmed',
+].join(', '))
 </script>
 
 <template>
@@ -49,7 +53,7 @@ const stands = computed(() =>
     @pointerenter="hover('member', member.id)"
     @pointerleave="leave"
   >
-    <title>{{ Piece }} {{ index + 1 }}, centre {{ show(member.centre) }} ± {{ show(unsure) }}, {{ MEMBER_KIND_NAMES[member.kind] }}, {{ MEMBER_SOURCE_NAMES[member.source] }}, {{ member.proved ? 'confirmed' : 'unconfirmed' }}</title>
+    <title>{{ described }}</title>
     <g :transform="leaned">
       <template v-for="stretch in stands" :key="stretch.y">
         <rect

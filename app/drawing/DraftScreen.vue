@@ -55,6 +55,9 @@ const vents = computed(() =>
     )
     .join(''),
 )
+const described = computed(() =>
+  `${name.value}: top edge of the display at the short bar${ports.value ? ', ports at the blue bar' : ''}${
+    vents.value ? ', vents dotted' : ''}`)
 </script>
 
 <template>
@@ -63,7 +66,7 @@ const vents = computed(() =>
     @pointerenter="hover('screen', position.id)"
     @pointerleave="leave"
   >
-    <title>{{ name }}: top edge of the display at the short bar{{ ports ? ', ports at the blue bar' : '' }}{{ vents ? ', vents dotted' : '' }}</title>
+    <title>{{ described }}</title>
     <rect
       v-bind="position.outer"
       fill="var(--color-case)"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Rect } from '~~/core/geometry'
 import { MM_PER_INCH } from '~~/core/units'
 import { endAt, widening, type Seam, type SeamDrawing, type SeamEnd } from './seams'
 
@@ -46,6 +47,8 @@ const inches = (mm: number) => `${(mm / MM_PER_INCH).toFixed(3).replace(/^0/, ''
 const figure = ({ gap = 0 }: SeamEnd) => system.value === 'metric' ? String(Number(gap.toFixed(1))) : inches(gap)
 const inset = (end: SeamEnd) =>
   ({ top: { dy: 24 }, bottom: { dy: -16 }, left: { dx: 34, dy: 4 }, right: { dx: -34, dy: 4 } })[end.end]
+/** A stroke across the middle of a screen. */
+const acrossOf = ({ x, y, width, height }: Rect) => `M${x + width * 0.2} ${y + height / 2} h${width * 0.6}`
 </script>
 
 <template>
@@ -81,7 +84,7 @@ const inset = (end: SeamEnd) =>
         vector-effect="non-scaling-stroke"
       />
       <path
-        :d="`M${level.outer.x + level.outer.width * 0.2} ${level.outer.y + level.outer.height / 2} h${level.outer.width * 0.6}`"
+        :d="acrossOf(level.outer)"
         stroke="var(--color-flag)"
         stroke-width="3"
         vector-effect="non-scaling-stroke"

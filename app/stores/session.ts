@@ -62,6 +62,16 @@ async function during(flag: { value: boolean }, act: () => Promise<void>): Promi
   await act().finally(() => { flag.value = false })
 }
 
+/** Why a device has to sign in again whose session the server does not know. */
+const SIGNED_OUT = 'This device has been signed out. Sign in again. Unsent work is kept.'
+
+/** Whether it is another person now, or the same with other rights. */
+const hasOtherRights = ({ person }: Kept, { person: now }: SignedIn) =>
+  person.id !== now.id || person.role !== now.role || JSON.stringify(person.sites) !== JSON.stringify(now.sites)
+
+/** What is not said where the server takes a device as signed out already. */
+const unlessSignedOut = (error: unknown) => { if (!isSignedOutAlready(error)) throw error }
+
 /**
  * Who is signed in on this device, what he may do, and signing in and out. Known without a connection too, for as many
  * days as the firm allows.
@@ -70,9 +80,8 @@ export const useSessionStore = defineStore('session', () => {
   const kept = useLocalStorage<Kept | null>('wide-trellis:signed-in', null, {
     serializer: { read: text => JSON.parse(text) as Kept | null, write: JSON.stringify },
   })
-  const begun = ref(true)
+  const [begun, asked] = [ref(true), ref(false)]
   const demo = ref<Answer['demo']>()
-  const asked = ref(false)
   const open = computed(() => kept.value && !kept.value.locked ? kept.value : undefined)
   const me = useMe()
   const person = computed(() => open.value?.person)
@@ -106,20 +115,10 @@ export const useSessionStore = defineStore('session', () => {
       begun.value = answer.begun
       demo.value = answer.demo
       asked.value = true
-      if (!answer.person || !answer.firm)
-        return (
-          kept.value
-          && (await lock(answer.ended ?? 'This device has been signed out. Sign in again. Unsent work is kept.'))
-        )
+      if (!answer.person || !answer.firm) return await lock(answer.ended ?? SIGNED_OUT)
       const before = kept.value
       note({ person: answer.person, firm: answer.firm, session: answer.session, confirmedAt: Date.now() })
-      if (
-        before
-        && (before.person.id !== answer.person.id
-          || JSON.stringify(before.person.sites) !== JSON.stringify(answer.person.sites)
-          || before.person.role !== answer.person.role)
-      )
-        await forgetOthers(answer as SignedIn)
+      if (before && hasOtherRights(before, answer as SignedIn)) await forgetOthers(answer as SignedIn)
     }
     catch (error) {
       if (!(error instanceof ApiError) || !error.isOffline) throw error
@@ -135,8 +134,7 @@ export const useSessionStore = defineStore('session', () => {
   const leaving = ref(false)
   const signOut = () => during(leaving, endSession)
   async function endSession() {
-    const refused = (error: unknown) => { if (!isSignedOutAlready(error)) throw error }
-    await api('/session', { method: 'DELETE', body: {} }).catch(refused)
+    await api('/session', { method: 'DELETE', body: {} }).catch(unlessSignedOut)
     const { firm } = kept.value ?? {}
     await (firm ? leaveDevice(firm, ({ forgetPlans }, name) => forgetPlans(name)) : forgetFiles())
     note(null)

@@ -4,7 +4,10 @@ import { frozenWith } from '~~/core/log'
 import type { Settings } from '~~/core/programme'
 import type { Frozen } from '~~/core/revision'
 import type { ServerWall } from '~~/core/api/walls'
-import { noteSeen, PROGRAMME, wallKey, type DesignChange, type Device, type KeptRevision, type SettingsState, type UnsentEntry } from './device'
+import {
+  noteSeen, PROGRAMME, wallKey, type DesignChange, type Device, type KeptRevision, type SettingsState,
+  type UnsentEntry,
+} from './device'
 import { DesignSender } from './designSender'
 import { happenToDesign, happenToSettings } from './keptChanges'
 import { isFull, type OutboxState } from './outboxState'

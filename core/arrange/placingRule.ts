@@ -32,7 +32,8 @@ function widestRoom(features: Feature[]): [Feature, Feature] | undefined {
  * @returns undefined where the wall has no feature that the rule needs
  * @example
  * // a counter 1050 high before the middle of the wall
- * placeByRule(wall, { placingHeight: 'above-furniture', clearAboveFurniture: 100 }).follows.y // { rule: 'above', feature: 'f1', value: 100 }
+ * placeByRule(wall, { placingHeight: 'above-furniture', clearAboveFurniture: 100 }).follows.y
+ * // { rule: 'above', feature: 'f1', value: 100 }
  */
 export function placeByRule(
   { width, height, features = [] }: Wall,

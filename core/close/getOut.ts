@@ -42,27 +42,27 @@ function stepsOut(here: Position, mount: Mount, mass: number, first: string[], i
   const { lift } = mount
   const [wire, windLock] = [hasSafetyWire(mount), mount.secures?.includes('wind-lock')]
   return [
-      words`Switch off the power and keep the area below clear. Use at least
+    words`Switch off the power and keep the area below clear. Use at least
         ${String(Math.ceil(mass / 23) || 1)} ${mass > 23 ? 'people' : 'person'} for ${quantity(mass, 'kg')} at chest
         height, more above shoulder height.`,
-      ...(first.length > 0
-        ? [
-            words`Take off ${first.join(', ')} first, from the top down: ${label(here)} must be lifted
+    ...(first.length > 0
+      ? [
+          words`Take off ${first.join(', ')} first, from the top down: ${label(here)} must be lifted
               ${lift ?? 'by the height in the mount’s data sheet'} off its hooks, and they are in the way.`,
-          ]
-        : []),
-      words`Open the lock${wire ? ' and the safety wire' : ''}${windLock ? ' and the wind lock' : ''}.`,
-      ...(comesOut(mount)
-        ? [
-            words`Press it in until it releases, or pull both edges out together: it pulls out to
+        ]
+      : []),
+    words`Open the lock${wire ? ' and the safety wire' : ''}${windLock ? ' and the wind lock' : ''}.`,
+    ...(comesOut(mount)
+      ? [
+          words`Press it in until it releases, or pull both edges out together: it pulls out to
               ${mount.depth.service} from the
               wall.${inFront ? ' Lift it off in front of the screens above.' : ''}`,
-          ]
-        : []),
-      words`Unplug power and signal and label both ends.`,
-      words`Lift it ${lift ?? 'by the height in the mount’s data sheet,'} straight up, off its hooks; two people hold
+        ]
+      : []),
+    words`Unplug power and signal and label both ends.`,
+    words`Lift it ${lift ?? 'by the height in the mount’s data sheet,'} straight up, off its hooks; two people hold
         it until it is upright on the floor.`,
-      words`Refit in reverse order: hook on, plug in, push home, lock${wire ? ', clip the safety wire' : ''}. Read the seams
-        around it.`,
-    ]
+    words`Refit in reverse order: hook on, plug in, push home, lock${wire ? ', clip the safety wire' : ''}. Read the
+        seams around it.`,
+  ]
 }

@@ -97,7 +97,8 @@ export function drillingFigures(
  *
  * @example
  * // 3/8 in × 76 mm lag through a 2.5 mm plate into G 0.42
- * pilotOf(lag, { structure: { kind: 'wood-stud', specificGravity: 0.42 }, covering: [] }, 2.5) // { bit: 6.5, depth: 74 }
+ * pilotOf(lag, { structure: { kind: 'wood-stud', specificGravity: 0.42 }, covering: [] }, 2.5)
+ * // { bit: 6.5, depth: 74 }
  */
 export function pilotOf(
   fastener: Fastener | undefined,

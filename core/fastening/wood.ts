@@ -174,7 +174,8 @@ export function lateralStrength(
  * The same with its working.
  *
  * @example
- * // 3/8 in (root 0.265 in, 45,000 psi), 57 mm in G 0.42, plate of 2.5 mm and 87,000 psi: 790 N, and 369 N through 12.5 mm of board
+ * // 3/8 in (root 0.265 in, 45,000 psi), 57 mm in G 0.42, plate of 2.5 mm and 87,000 psi: 790 N,
+ * // and 369 N through 12.5 mm of board
  */
 export function lateralFigure(
   screw: Fastener,

@@ -113,6 +113,32 @@ describe('what a result changes', () => {
     ])
   })
 
+  /** A wall of the demo as it was issued, once some of its open holes met what they met. */
+  function drilledBy(
+    site: Parameters<typeof demoWall>[0],
+    id: string,
+    results: { pick: number, result: (typeof HOLE_RESULTS)[number] }[],
+  ) {
+    // As they were issued: each then moves as little as it can.
+    const job = withFrozen(demoWall(site, id).job)
+    const wall = job.walls.find(each => each.id === id)!
+    let log = job.log
+    let plan = planWall(wall, contextOf(job), asBuilt(log, wall))
+    expect(plan.change).toBeDefined()
+    let missed = 0
+    for (const [n, { pick, result }] of results.entries()) {
+      const open = plan.arrays
+        .flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes))
+        .filter(({ made }) => !made)
+      const hole = open[pick % Math.max(open.length, 1)]
+      if (!hole) break
+      log = [...log, entry(1000 + n, id, hole.id, hole, result)]
+      plan = planWall(wall, contextOf(job), asBuilt(log, wall))
+      if (result !== 'hit') missed++
+    }
+    return { plan, built: asBuilt(log, wall), missed }
+  }
+
   it('leaves every made hole where it was made, plans nothing too near to a dead one, and holds every plate or says so', () => {
     const WALLS = [
       ['ravel-sands', 'arrivals'],
@@ -128,23 +154,8 @@ describe('what a result changes', () => {
           maxLength: 5,
         }),
         ([site, id], results) => {
-          // As they were issued: each then moves as little as it can.
-          const job = withFrozen(demoWall(site, id).job)
-          const wall = job.walls.find(each => each.id === id)!
-          let log = job.log
-          let plan = planWall(wall, contextOf(job), asBuilt(log, wall))
-          expect(plan.change).toBeDefined()
-          for (const [n, { pick, result }] of results.entries()) {
-            const open = plan.arrays
-              .flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes))
-              .filter(({ made }) => !made)
-            const hole = open[pick % Math.max(open.length, 1)]
-            if (!hole) break
-            log = [...log, entry(1000 + n, id, hole.id, hole, result)]
-            plan = planWall(wall, contextOf(job), asBuilt(log, wall))
-            if (result !== 'hit') differed++
-          }
-          const built = asBuilt(log, wall)
+          const { plan, built, missed } = drilledBy(site, id, results)
+          differed += missed
           const issued = new Map(
             built.issued!.arrays.flatMap(({ plates }) =>
               plates.flatMap(({ holes }) => holes.map(hole => [hole.id, hole] as const)),

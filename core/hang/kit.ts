@@ -191,9 +191,10 @@ function largeParts(of: KitOf): KitItem[] {
         spare: 0,
         why: words`One per display.`,
       })),
-    ...counted(strips, ({ of: kind, rect, thickness }) =>
-      `${kind === 'board' ? 'board' : 'rail'} ${Math.round(rect.width)} ${Math.round(rect.height)} ${thickness ?? ''}`.trim(),
-    ).map(({ item, key, count }): KitItem => ({
+    ...counted(strips, ({ of: kind, rect, thickness }) => {
+      const size = `${Math.round(rect.width)} ${Math.round(rect.height)} ${thickness ?? ''}`.trim()
+      return `${kind === 'board' ? 'board' : 'rail'} ${size}`
+    }).map(({ item, key, count }): KitItem => ({
       id: `strip-${key.replaceAll(' ', '-')}`,
       group: 'mounts',
       name: words`${item.of === 'board' ? 'Board' : 'Rail'} ${item.rect.width} ×

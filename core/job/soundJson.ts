@@ -50,7 +50,8 @@ function look(value: unknown, depth: number): Fault | undefined {
  * no text, a key cannot be kept.
  *
  * @example
- * soundJsonFault({ site: { name: 'Pier\u0000' } }) // { path: '$.site.name', message: 'contains a control character (U+0000)' }
+ * soundJsonFault({ site: { name: 'Pier\u0000' } })
+ * // { path: '$.site.name', message: 'contains a control character (U+0000)' }
  */
 export function soundJsonFault(value: unknown): Fault | undefined {
   const fault = look(value, 0)

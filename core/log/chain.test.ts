@@ -26,7 +26,8 @@ describe('the chain of a log', () => {
   it('has the SHA-256 of the canonical JSON of each entry, written out by hand', () => {
     const written
       = '{"at":"2026-11-12T09:00:00Z","by":"Isla '
-        + 'Brand","id":"l1","kind":"remark","note":"dusty","prev":"","receivedAt":"2026-11-12T09:00:01Z","seq":1,"wall":"w1"}'
+        + 'Brand","id":"l1","kind":"remark","note":"dusty","prev":"",'
+        + '"receivedAt":"2026-11-12T09:00:01Z","seq":1,"wall":"w1"}'
     const [first] = chain(entry('l1'))
     expect(first!.hash).toBe(createHash('sha256').update(written).digest('hex'))
     expect(hashOf({ ...entry('l1', { 'note': 'é\u20ac', 'x-b': 1e21, 'x-a': 0.1 }) })).toBe(

@@ -154,16 +154,11 @@ function wiringMarks({ boxes, works, loads }: Wiring, datum: Datum, level: Level
   return [
     ...boxes
       .filter(({ held, kind }) => held && kind !== 'floor')
-      .flatMap(({ id, number, kind, for: screens, cutout }) =>
-        cornersOf(
-          {
-            id: `${id}-box`,
-            kind: 'cut-out',
-            name: `${labelOf.get(screens[0]!) ?? ''} ${kind === 'pass-through' ? 'plate' : 'box'} ${itemName({ id, number })}`.trim(),
-          },
-          cutout,
-          { datum, level },
-        ),
+      .flatMap(({ id, number, kind, for: screens, cutout }) => {
+        const what = `${kind === 'pass-through' ? 'plate' : 'box'} ${itemName({ id, number })}`
+        const name = `${labelOf.get(screens[0]!) ?? ''} ${what}`.trim()
+        return cornersOf({ id: `${id}-box`, kind: 'cut-out', name }, cutout, { datum, level })
+      },
       ),
     ...works.openings.flatMap(({ id, rect, at }, n) =>
       cornersOf({ id, kind: 'opening', name: `Opening ${n + 1} at ${at === 'stud' ? 'a stud' : 'blocking'}` }, rect, {

@@ -54,6 +54,30 @@ const COLUMNS = (wide: number): GridColumn[] => [
   { title: 'Moved by', width: 0.14 * wide, figures: true },
 ]
 
+/** Where marks were and are, drawn over the wall. */
+function movesOn({ moved, added, gone }: Difference, at: (point: Point) => Point): Shape[] {
+  const isHole = ({ kind }: { kind: string }) => kind === 'hole'
+  const drawn = moved.filter(({ kind }) => kind === 'hole' || kind === 'plate-centre' || kind === 'bolt')
+  return [
+    ...drawn.flatMap(({ from, to }): Shape[] => {
+      const [a, b] = [at(from), at(to)]
+      return [circle(a.x, a.y, 1.3, FROM), line(a.x, a.y, b.x, b.y, TO), circle(b.x, b.y, 1.3, TO)]
+    }),
+    ...added.filter(isHole).map(mark => circle(at(mark.at).x, at(mark.at).y, 1.6, { ...TO, fill: STOP })),
+    ...gone.filter(isHole).map(mark => circle(at(mark.at).x, at(mark.at).y, 1.6, FROM)),
+  ]
+}
+
+/** In one sentence how much is different. */
+function toldOf({ change, moved, added, gone, redrilled }: Difference, after: SheetSource): string {
+  const made = after.plan.arrays
+    .flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes))
+    .filter(hole => hole.made === 'hit').length
+  const bits = redrilled.length > 0 ? `, ${redrilled.length} with a different bit or depth` : ''
+  return `${change.plates.length} plates and ${moved.length} marks moved, ${added.length} new, ${gone.length} `
+    + `removed${bits}. ${made} holes already drilled at issue stay in place.`
+}
+
 /**
  * How two revisions differ: the later one drawn with where its marks were before, and every mark that moved, is new or
  * gone.
@@ -73,35 +97,8 @@ export function drawDifference(
   )
   const view: View = { left: margin + 6, foot: margin + HEAD + after.wall.height / scale + 1, scale }
   const at = ({ x, y }: Point) => ({ x: view.left + x / scale, y: view.foot - y / scale })
-  const holes = difference.moved.filter(({ kind }) => kind === 'hole' || kind === 'plate-centre' || kind === 'bolt')
-  const overlay = [
-    ...holes.flatMap(({ from, to }): Shape[] => {
-      const [a, b] = [at(from), at(to)]
-      return [circle(a.x, a.y, 1.3, FROM), line(a.x, a.y, b.x, b.y, TO), circle(b.x, b.y, 1.3, TO)]
-    }),
-    ...difference.added
-      .filter(({ kind }) => kind === 'hole')
-      .map(mark => circle(at(mark.at).x, at(mark.at).y, 1.6, { ...TO, fill: STOP })),
-    ...difference.gone
-      .filter(({ kind }) => kind === 'hole')
-      .map(mark => circle(at(mark.at).x, at(mark.at).y, 1.6, FROM)),
-  ]
-  const rows = differenceRows(difference, before, after, units, precision).map(({ what, label, before, after, by }) => [
-    what,
-    label,
-    before,
-    after,
-    by,
-  ])
-  const made = after.plan.arrays
-    .flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes))
-    .filter(hole => hole.made === 'hit').length
-  const told
-    = `${difference.change.plates.length} plates and ${difference.moved.length} marks `
-      + `moved, ${difference.added.length} new, ${difference.gone.length} `
-      + `removed${difference.redrilled.length > 0
-        ? `, ${difference.redrilled.length} with a different bit or depth`
-        : ''}. ${made} holes already drilled at issue stay in place.`
+  const rows = differenceRows(difference, before, after, units, precision)
+    .map(({ what, label, before, after, by }) => [what, label, before, after, by])
   const head = group(
     {},
     label(
@@ -122,7 +119,7 @@ export function drawDifference(
       3,
       { 'text-anchor': 'end' },
     ),
-    label(told, margin, margin + 10, 3),
+    label(toldOf(difference, after), margin, margin + 10, 3),
     line(margin, margin + HEAD - 3, width - margin, margin + HEAD - 3, { 'stroke': INK, 'stroke-width': 0.4 }),
   )
   const columns = COLUMNS(width - 2 * margin)
@@ -133,7 +130,7 @@ export function drawDifference(
     group(
       {},
       drawWall(after.wall, after.plan, view),
-      ...overlay,
+      ...movesOn(difference, at),
       scaleBar(margin, view.foot + 7, units),
       rows.length > 0
         ? drawGrid(columns, rows.slice(0, room(top)), margin, top)

@@ -111,7 +111,13 @@ export function headJointsOf(coursing: Coursing, course: number, width: number):
   return Array.from({ length: Math.ceil(width / step) + 4 }, (_, n) => from + (first + n) * step)
 }
 
-/** The fit of the head joints that were read, in whichever bond they fit better where both kinds of courses were read. */
+/** How sure the fits of joints are, as far as any were read. */
+const spreadOf = (x: ReturnType<typeof fitJoints> | undefined, y: ReturnType<typeof fitJoints> | undefined) => ({
+  sd: { ...x && { x: x.spread.sd }, ...y && { y: y.spread.sd } },
+  spread: { ...x && { x: x.spread }, ...y && { y: y.spread } },
+})
+
+/** The fit of the head joints that were read; where both kinds of courses were read, in the bond they fit better. */
 function fitHeads(
   heads: ReturnType<typeof joints>,
   { bond: given, origin }: Pick<NonNullable<ReturnType<typeof unitsOf>>, 'bond' | 'origin'>,
@@ -139,18 +145,18 @@ export function fitCoursing(wall: Wall): Coursing | undefined {
   const nominal = { x: block.length + block.joint, y: block.height + block.joint }
   const beds = joints(wall, 'bed').map(({ y }) => y)
   const bed = beds.length > 0 ? fitJoints(beds, block.origin.y, nominal.y) : undefined
-  const courses = { origin: { x: 0, y: bed?.start ?? block.origin.y }, height: bed?.module ?? nominal.y }
+  const { start, module } = bed ?? { start: block.origin.y, module: nominal.y }
+  const courses = { origin: { x: 0, y: start }, height: module }
   const heads = joints(wall, 'head')
   const { head, bond, kinds } = fitHeads(heads, block, nominal.x, courses)
   const told = kinds.length === 2
-  const misfit = Math.max(bed && beds.length > 1 ? bed.misfit : 0, head && heads.length > 1 ? head.misfit : 0)
+  const misfits = [...(beds.length > 1 ? [bed] : []), ...(heads.length > 1 ? [head] : [])].map(fit => fit!.misfit)
   return {
     origin: { x: head?.start ?? block.origin.x, y: courses.origin.y },
-    sd: { ...head && { x: head.spread.sd }, ...bed && { y: bed.spread.sd } },
-    spread: { ...head && { x: head.spread }, ...bed && { y: bed.spread } },
+    ...spreadOf(head, bed),
     length: head?.module ?? nominal.x, height: courses.height, joint: block.joint, bond, bondTold: told,
     ...head && !told && { headsIn: kinds[0] },
-    ...(beds.length > 1 || heads.length > 1) && { misfit },
+    ...misfits.length > 0 && { misfit: Math.max(...misfits) },
   }
 }
 

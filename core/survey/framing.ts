@@ -358,6 +358,30 @@ function madeOf({ signs, belief: { centre, sd, doubled, logOdds }, lean, misses,
   }
 }
 
+/** Signs of a member that no member explains. */
+function unexplainedBy(members: Member[], signs: Sign[]): Sign[] {
+  const explained = new Set(members.flatMap(({ evidence }) => evidence))
+  return signs.filter(sign => sign.speaksFor && !explained.has(sign.reading.id))
+}
+
+/** Whether signs are too unlikely to be a member's; one by itself has to be likelier where strays are expected. */
+const isStray = ({ logOdds }: { logOdds: number }, signs: Sign[], strayLikely: boolean) =>
+  logistic(logOdds) < (signs.length === 1 && strayLikely ? LONE : LIKELY)
+
+const clustersIn = (signs: Sign[], against: Sign[], face: number) =>
+  clustersOf([...signs.filter(({ speaksFor }) => speaksFor), ...against], face)
+
+const grouped = (clusters: Cluster[], expected: Expectation) =>
+  clusters.flatMap(cluster => groupsOf(cluster, expected)).sort((a, b) => a.outline.centre - b.outline.centre)
+
+/** Groups with where each is seen, and the runs of even spacing among them. */
+function inRuns(groups: Group[], wall: Wall, face: number) {
+  // A stud in a corner stands against the wall beside it, and not where the run has its place.
+  const inCorner = ({ centre }: Sighting) => Math.min(centre, wall.width - centre) < CORNER * face
+  const sightings: Sighting[] = groups.map(group => sightingOf(group, flat))
+  return { groups, sightings, runs: runsOf(sightings, wall.structure.spacing, inCorner) }
+}
+
 /**
  * Fuses the readings of a wall into members: groups of signs that one member made, what readings of one source
  * share, runs of even spacing, and then the groups again with what the runs lead to expect. Every step is
@@ -367,18 +391,8 @@ export function mapFraming(wall: Wall): FramingMap {
   const read = readingsOf(wall)
   const width = commonWidth(read, nominalWidth(wall))
   const face = width.believed
-  // A stud in a corner stands against the wall beside it, and not where the run has its place.
-  const inCorner = ({ centre }: Sighting) => Math.min(centre, wall.width - centre) < CORNER * face
-  const clustersIn = (signs: Sign[], against: Sign[]) =>
-    clustersOf([...signs.filter(({ speaksFor }) => speaksFor), ...against], face)
-  const grouped = (clusters: Cluster[], expected: Expectation) =>
-    clusters.flatMap(cluster => groupsOf(cluster, expected)).sort((a, b) => a.outline.centre - b.outline.centre)
-  const inRuns = (groups: Group[]) => {
-    const sightings: Sighting[] = groups.map(group => sightingOf(group, flat))
-    return { groups, sightings, runs: runsOf(sightings, wall.structure.spacing, inCorner) }
-  }
   const readAgainst = signsAgainst(read, face)
-  const readClusters = clustersIn(read, readAgainst)
+  const readClusters = clustersIn(read, readAgainst, face)
   const readGroups = grouped(readClusters, flat)
   const shared = sharedErrors(readGroups, readAgainst, face, flat)
   // Groups are formed anew only where readings move so far that it may matter which belong together.
@@ -386,14 +400,15 @@ export function mapFraming(wall: Wall): FramingMap {
   const back = new Map(read.map(sign => [sign, shiftBack(sign, shared)]))
   const signs = [...back.values()]
   const against = signsAgainst(signs, face)
-  const clusters = moved ? clustersIn(signs, against) : readClusters
-  const guess = inRuns(moved ? grouped(clusters, flat) : readGroups)
-  const { groups, sightings, runs } = inRuns(grouped(clusters, expectation(guess.runs, guess.sightings, face)()))
+  const clusters = moved ? clustersIn(signs, against, face) : readClusters
+  const guess = inRuns(moved ? grouped(clusters, flat) : readGroups, wall, face)
+  const { groups, sightings, runs } = inRuns(
+    grouped(clusters, expectation(guess.runs, guess.sightings, face)()), wall, face,
+  )
   const runOf = (index: number) => runs.findIndex(({ places }) => places.has(index))
 
-  const own = withWeakSigns(groups, moved ? signs : read).map(group =>
-    moved ? group : group.map(sign => back.get(sign)!),
-  )
+  const told = withWeakSigns(groups, moved ? signs : read)
+  const own = moved ? told : told.map(group => group.map(sign => back.get(sign)!))
   const expected = groups.map((_, index) => {
     const run = runs[runOf(index)]
     return run && run.places.size > 1 ? expectedAt(run, sightings, run.places.get(index)!, index) : undefined
@@ -401,11 +416,9 @@ export function mapFraming(wall: Wall): FramingMap {
   const expecting = expectation(runs, sightings, face)
   const plumb = own.map((signs, index) => weigh(signs, against, face, expecting(index)))
   const leans = leansOf(own, plumb, signs, against, face)
-  const beliefs = leans.map((found, index) =>
-    found?.joined.length || found?.lean.slope
-      ? weigh(found.signs, found.against, face, expecting(index))
-      : plumb[index]!,
-  )
+  const beliefs = leans.map((found, index) => found?.joined.length || found?.lean.slope
+    ? weigh(found.signs, found.against, face, expecting(index))
+    : plumb[index]!)
   const joined = new Set(leans.flatMap(found => found?.joined ?? []))
   const separate = (signs: Sign[]) =>
     new PosteriorGrid(signs, [], face, 2 * FINE).expecting(flat).belief(0, signs.length).sd
@@ -416,14 +429,13 @@ export function mapFraming(wall: Wall): FramingMap {
   const strayLikely = runs.length > 0 || own.filter(signs => signs.length > 1).length > 1
   const misses = missesOf(read)
   const observed = own.flatMap((straight, index): Found[] => {
-    const [{ sd, logOdds }, found] = [beliefs[index]!, leans[index]]
+    const [belief, found] = [beliefs[index]!, leans[index]]
     const signs = found?.signs ?? straight
-    if (straight.every(sign => joined.has(sign))) return []
-    if (logistic(logOdds) < (signs.length === 1 && strayLikely ? LONE : LIKELY)) return []
+    if (straight.every(sign => joined.has(sign)) || isStray(belief, signs, strayLikely)) return []
     const run = runOf(index)
     return [{
-      ...madeOf({ signs, belief: beliefs[index]!, lean: found?.lean, misses, width, height: wall.height }),
-      sd: Math.hypot(sd, ...leanings.map(each => each[index]!)),
+      ...madeOf({ signs, belief, lean: found?.lean, misses, width, height: wall.height }),
+      sd: Math.hypot(belief.sd, ...leanings.map(each => each[index]!)),
       ...(run >= 0 && { run }),
       ...(expected[index] && { expected: expected[index] }),
     }]
@@ -432,12 +444,5 @@ export function mapFraming(wall: Wall): FramingMap {
     [...observed, ...inferred({ runs, sightings, groups }, against, wall, face)].sort((a, b) => a.centre - b.centre),
     wall.evidence ?? [],
   )
-  const explained = new Set(members.flatMap(({ evidence }) => evidence))
-  return {
-    members,
-    runs,
-    unexplained: signs.filter(sign => sign.speaksFor && !explained.has(sign.reading.id)),
-    shared,
-    width,
-  }
+  return { members, runs, unexplained: unexplainedBy(members, signs), shared, width }
 }

@@ -316,7 +316,7 @@ describe('truing', () => {
     ).toMatchObject({ row: 1, pulled: false, touches: expect.closeTo(2, 9) })
   })
 
-  it('goes round a corner where four faces meet back to where it began, and says by how much the readings do not', () => {
+  it('goes round a corner where four faces meet back to where it began, and says by how much it does not', () => {
     const job = trueJob(2, 2)
     const screens = trueScreens(
       job.walls[0]!.arrays[0]!,
@@ -341,7 +341,8 @@ describe('truing', () => {
 
   it('takes gaps of rigid cases as they are, and makes gaps that are read with an error truer', () => {
     const job = trueJob(3, 3)
-    const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map())
+    const [wall, plan] = [job.walls[0]!, planWall(job.walls[0]!, contextOf(job))]
+    const screens = trueScreens(wall.arrays[0]!, plan.arrays[0]!, job.catalogue, new Map())
     let [asRead, closed] = [0, 0]
     for (let seed = 1; seed <= 60; seed++) {
       const rng = chance(seed)
@@ -362,7 +363,8 @@ describe('truing', () => {
 
   it('is told by a gauge what the wall is, by the same geometry as any other', () => {
     const job = trueJob(2, 2)
-    const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map())
+    const [wall, plan] = [job.walls[0]!, planWall(job.walls[0]!, contextOf(job))]
+    const screens = trueScreens(wall.arrays[0]!, plan.arrays[0]!, job.catalogue, new Map())
     const poses = hungBy(screens, 3, chance(4))
     const [a, b, below] = [screens[0]!, screens[1]!, screens.find(({ name }) => name === 'r2c1')!]
     const pose = (name: string): Pose => {

@@ -145,8 +145,8 @@ function movesOf(screens: TrueScreen[], by: MovedBy, best: MovedBy, exact: boole
     if (!travel) return []
     const mm = by(name, adjuster)
     if (Math.abs(mm) < 1e-6) return []
-    const turns
-      = travel.perTurn === undefined ? undefined : exact ? mm / travel.perTurn : Math.round((8 * mm) / travel.perTurn) / 8
+    const exactly = travel.perTurn === undefined ? undefined : mm / travel.perTurn
+    const turns = exact || exactly === undefined ? exactly : Math.round(8 * exactly) / 8
     const why = exact ? undefined : whyFarther(travel, mm, best(name, adjuster))
     return [{
       screen: name,

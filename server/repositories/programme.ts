@@ -1,11 +1,10 @@
 import type { ProgrammeState, PublishedStretch } from '../../core/api/programme'
 import { and, asc, eq, gt, gte, lt } from 'drizzle-orm'
 import {
-  isTaskOfSites,
-  momentOf, minuteOf, NO_SETTINGS, settingsFaults, visitsAtOnce, visitsOf, WORK_KINDS, type Settings, type Stretch,
-  type WorkKind,
+  isTaskOfSites, momentOf, minuteOf, NO_SETTINGS, settingsFaults, visitsAtOnce, visitsOf, WORK_KINDS,
+  type CrewSettings, type Settings, type Stretch,
 } from '../../core/programme'
-import { schemaFaults } from '../../core/job'
+import { schemaFaults, type Fault } from '../../core/job'
 import { group, list, moment, must, name, notLess, oneOf } from '../../core/job/fields'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { programme, sites, visits, walls } from '../database/schema'
@@ -115,10 +114,47 @@ type Proposed = Pick<PublishedStretch, 'site' | 'wall' | 'task' | 'crew' | 'kind
 /** A stretch as it is sent, with what a piece of its work is planned to take, min. */
 type Sent = Proposed & { minutes: number }
 
+/** A stretch without what is not published of it, its times in UTC. */
+function withUtc({ minutes: _, startsAt, endsAt, ...rest }: Sent): Proposed {
+  const utc = (moment: string) => new Date(moment).toISOString()
+  return { ...rest, startsAt: utc(startsAt), endsAt: utc(endsAt) }
+}
+
+/** The keys of every site and wall, by the ids of both. */
+const keysOfWalls = (db: Database) => new Map(
+  db
+    .select({ site: sites.id, siteKey: sites.key, wall: walls.id, key: walls.key })
+    .from(walls)
+    .innerJoin(sites, eq(sites.key, walls.site))
+    .all()
+    .map(({ site, siteKey, wall, key }) => [`${site}/${wall}`, { site: siteKey, wall: key }]),
+)
+
+const asStretch = ({ startsAt, endsAt, ...rest }: Proposed): Stretch =>
+  ({ ...rest, from: minuteOf(startsAt), to: minuteOf(endsAt) })
+
+/** What is wrong with stretches that are to be published: each by itself, and who would be at two places at once. */
+function faultsOfStretches(
+  stretches: Proposed[], places: ReadonlyMap<string, unknown>, crews: ReadonlyMap<string, CrewSettings>, zone: string,
+): Fault[] {
+  const wrong = stretches.flatMap(({ site, wall, crew, startsAt, endsAt }, n) => [
+    ...(places.has(`${site}/${wall}`)
+      ? []
+      : [{ path: `$[${n}]`, message: `is for a wall that does not exist: ${site}/${wall}` }]),
+    ...(crews.has(crew) ? [] : [{ path: `$[${n}].crew`, message: `is not an existing crew: ${crew}` }]),
+    ...(startsAt < endsAt ? [] : [{ path: `$[${n}].endsAt`, message: 'must be after the start' }]),
+  ])
+  const visits = visitsOf(stretches.map(asStretch), () => zone)
+  const twice = visitsAtOnce(visits, crew => crews.get(crew)?.people ?? [])
+  return [...wrong, ...twice.map(([one, other]) => ({
+    path: '$',
+    message: `puts a person at ${one.site} and at ${other.site} at the same time, from ${momentOf(other.from)}`,
+  }))]
+}
+
 /**
  * Publishes a schedule: from now on it is what feeds, day sheets and pick lists go by. What began before stays as it
- * was
- * published; everything later is as it is given.
+ * was published; everything later is as it is given.
  *
  * @throws 409 where the settings it was made from are no longer those that hold; 422 where a stretch is of no wall or
  *   crew, ends before it begins, or a person would be at two places at once
@@ -130,54 +166,11 @@ export function publish(db: Database, proposed: unknown, version: unknown, by: s
       + 'was calculated. Review it, then publish.', { current: now })
     const faults = schemaFaults(stretchesSchema, proposed, '$')
     if (faults.length > 0) throw validationError(faults)
-    const utc = (moment: string) => new Date(moment).toISOString()
-    const stretches = (proposed as Sent[]).map(
-      ({ site, wall, task, crew, kind, title, startsAt, endsAt }): Proposed => ({
-        site,
-        wall,
-        task,
-        crew,
-        kind,
-        title,
-        startsAt: utc(startsAt),
-        endsAt: utc(endsAt),
-      }),
-    )
+    const stretches = (proposed as Sent[]).map(withUtc)
     const crews = new Map(now.settings.crews.map(crew => [crew.id, crew]))
-    const places = new Map(
-      db
-        .select({ site: sites.id, siteKey: sites.key, wall: walls.id, key: walls.key })
-        .from(walls)
-        .innerJoin(sites, eq(sites.key, walls.site))
-        .all()
-        .map(({ site, siteKey, wall, key }) => [`${site}/${wall}`, { site: siteKey, wall: key }]),
-    )
-    const wrong = stretches.flatMap(({ site, wall, crew, startsAt, endsAt }, n) => [
-      ...(places.has(`${site}/${wall}`)
-        ? []
-        : [{ path: `$[${n}]`, message: `is for a wall that does not exist: ${site}/${wall}` }]),
-      ...(crews.has(crew) ? [] : [{ path: `$[${n}].crew`, message: `is not an existing crew: ${crew}` }]),
-      ...(startsAt < endsAt ? [] : [{ path: `$[${n}].endsAt`, message: 'must be after the start' }]),
-    ])
-    const asStretch = ({ startsAt, endsAt, ...rest }: Proposed): Stretch => ({
-      ...rest,
-      from: minuteOf(startsAt),
-      to: minuteOf(endsAt),
-    })
-    const twice = visitsAtOnce(
-      visitsOf(stretches.map(asStretch), () => now.settings.zone),
-      crew => crews.get(crew)?.people ?? [],
-    )
-    if (wrong.length > 0 || twice.length > 0)
-      throw validationError(
-        [
-          ...wrong,
-          ...twice.map(([one, other]) => ({
-            path: '$',
-            message: `puts a person at ${one.site} and at ${other.site} at the same time, from ${momentOf(other.from)}`,
-          })),
-        ].slice(0, 100),
-      )
+    const places = keysOfWalls(db)
+    const wrong = faultsOfStretches(stretches, places, crews, now.settings.zone)
+    if (wrong.length > 0) throw validationError(wrong.slice(0, 100))
     db.delete(visits).where(gte(visits.startsAt, at)).run()
     const published = now.published + 1
     const goOn = goingOn(db, stretches, at)

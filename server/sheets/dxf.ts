@@ -76,7 +76,8 @@ function drawWall({ box, line }: Pen, wall: Wall, { members, marking: { levelLin
   if (levelLine) line('LEVEL-LINE', 0, levelAt(levelLine, 0), wall.width, levelAt(levelLine, wall.width))
 }
 
-function drawArray({ box, line, circle, text }: Pen, { outline, positions, strips }: DrawnPlan['arrays'][number]): void {
+function drawArray(pen: Pen, { outline, positions, strips }: DrawnPlan['arrays'][number]): void {
+  const { box, line, circle, text } = pen
   const { x, y } = centreOf(outline)
   line('CENTRE-LINES', x, outline.y, x, outline.y + outline.height)
   line('CENTRE-LINES', outline.x, y, outline.x + outline.width, y)

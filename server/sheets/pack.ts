@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { CSV_OUT } from '../../core/csv'
 import { drawHandover, handoverOf, packReadme, type HandoverOptions } from '../../core/close'
-import { writeJob, type Job } from '../../core/job'
+import { writeJob, type Job, type Wall } from '../../core/job'
 import { drawWall } from '../../core/mark/sheet'
 import { handedOverOf } from '../../core/revision'
 import { element, rect, svgText } from '../../core/svg'
@@ -13,8 +13,10 @@ import { scheduleAsCsv } from './scheduleCsv'
 /** The files of a handover pack but its photographs, when it is of, and which photographs belong to it. */
 export interface Pack { files: { name: string, content: Uint8Array }[], made: Date, photos: string[] }
 
-const csv = (rows: object[], columns: string[]) =>
-  `\uFEFF${Papa.unparse({ fields: columns, data: rows.map(row => columns.map(column => (row as Record<string, unknown>)[column] ?? '')) }, CSV_OUT)}`
+function csv(rows: object[], columns: string[]): string {
+  const data = rows.map(row => columns.map(column => (row as Record<string, unknown>)[column] ?? ''))
+  return `\uFEFF${Papa.unparse({ fields: columns, data }, CSV_OUT)}`
+}
 
 /** A pack is of the moment of the wall's last entry: made again of the same, it is the same to the byte. */
 function momentOf(job: Job, wall: string): Date {
@@ -45,6 +47,37 @@ function withoutFiles({ site: { files: _, ...site }, ...job }: Job): Job {
   return { ...job, site }
 }
 
+/** The wall as built, at 1:10. */
+function asBuiltSvg(wall: Wall, plan: Parameters<typeof drawWall>[1]): string {
+  const [width, height] = [wall.width / 10 + 10, wall.height / 10 + 10]
+  const page = {
+    xmlns: 'http://www.w3.org/2000/svg', width: `${width}mm`, height: `${height}mm`, viewBox: `0 0 ${width} ${height}`,
+  }
+  return svgText(element(
+    'svg',
+    page,
+    rect(0, 0, width, height, { fill: '#ffffff' }),
+    drawWall(wall, plan, { left: 5, foot: wall.height / 10 + 5, scale: 10 }),
+  ))
+}
+
+/** Every hole as planned and as made. */
+const holesCsv = (holes: ReturnType<typeof handoverOf>['compared']['holes']): string => csv(
+  holes.map(({ id, label, planned, made, off }) => ({
+    id,
+    hole: label,
+    planned_x: planned.x,
+    planned_y: planned.y,
+    made_x: made?.x,
+    made_y: made?.y,
+    off,
+    result: made?.result,
+    by: made?.by,
+    at: made?.at,
+  })),
+  ['id', 'hole', 'planned_x', 'planned_y', 'made_x', 'made_y', 'off', 'result', 'by', 'at'],
+)
+
 /** Everything that is handed over with a wall, in open files. */
 export async function packOf(job: Job, wallId: string, options: HandoverOptions): Promise<Pack> {
   const wall = job.walls.find(({ id }) => id === wallId)!
@@ -60,44 +93,14 @@ export async function packOf(job: Job, wallId: string, options: HandoverOptions)
       locked: record.locked.get(id)?.at,
     })),
   )
-  const drawing = svgText(
-    element(
-      'svg',
-      {
-        xmlns: 'http://www.w3.org/2000/svg',
-        width: `${wall.width / 10 + 10}mm`,
-        height: `${wall.height / 10 + 10}mm`,
-        viewBox: `0 0 ${wall.width / 10 + 10} ${wall.height / 10 + 10}`,
-      },
-      rect(0, 0, wall.width / 10 + 10, wall.height / 10 + 10, { fill: '#ffffff' }),
-      drawWall(wall, of.plan, { left: 5, foot: wall.height / 10 + 5, scale: 10 }),
-    ),
-  )
   const steps = of.built.steps.flatMap(({ photo }) => photo === undefined ? [] : [photo])
   const files: { name: string, content: Uint8Array | string }[] = [
     { name: 'README.txt', content: packReadme(job.site.name, wall.name, made.toISOString()) },
     { name: 'handover.pdf', content: await handoverPdf(job, wallId, options) },
     { name: 'job.json', content: writeJob(withoutFiles(job)) },
-    { name: 'drawings/as-built.svg', content: drawing },
+    { name: 'drawings/as-built.svg', content: asBuiltSvg(wall, of.plan) },
     { name: 'drawings/as-built.dxf', content: wallAsDxf(wall, of.plan, 'AS BUILT') },
-    {
-      name: 'schedule/holes.csv',
-      content: csv(
-        compared.holes.map(({ id, label, planned, made, off }) => ({
-          id,
-          hole: label,
-          planned_x: planned.x,
-          planned_y: planned.y,
-          made_x: made?.x,
-          made_y: made?.y,
-          off,
-          result: made?.result,
-          by: made?.by,
-          at: made?.at,
-        })),
-        ['id', 'hole', 'planned_x', 'planned_y', 'made_x', 'made_y', 'off', 'result', 'by', 'at'],
-      ),
-    },
+    { name: 'schedule/holes.csv', content: holesCsv(compared.holes) },
     {
       name: 'schedule/seams.csv',
       content: csv(compared.seams, ['array', 'label', 'reads', 'planned', 'made', 'off', 'closed']),

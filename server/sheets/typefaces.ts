@@ -29,8 +29,9 @@ const facesOf = memoize((weight: 400 | 600): Face[] => FACES.map((face) => {
 
 // Scripts that are written from right to left, or whose letters change with their neighbours: a PDF of stretches would
 // garble them.
-const NOT_BY_LETTER
-  = /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}\p{Script=Devanagari}\p{Script=Bengali}\p{Script=Tamil}\p{Script=Telugu}\p{Script=Thai}\p{Script=Khmer}\p{Script=Myanmar}]/u
+const NOT_BY_LETTER = new RegExp(`[${[
+  'Hebrew', 'Arabic', 'Syriac', 'Thaana', 'Nko', 'Devanagari', 'Bengali', 'Tamil', 'Telugu', 'Thai', 'Khmer', 'Myanmar',
+].map(script => `\\p{Script=${script}}`).join('')}]`, 'u')
 /** Whether one typeface has all of a text; most texts are of the sheet's own. */
 function isAllIn(text: string, { has }: Face): boolean {
   for (let n = 0; n < text.length; n++) if (!has.has(text.charCodeAt(n))) return false

@@ -121,12 +121,7 @@ test('a backup is made while people write, is whole, and is put back as it was',
       await house.api(`${HALL}/log`, {
         method: 'POST',
         body: JSON.stringify({
-          id: `w${n}`,
-          at: new Date().toISOString(),
-          by: 'Odd',
-          wall: 'ticket-hall',
-          kind: 'remark',
-          note: 'x',
+          id: `w${n}`, at: new Date().toISOString(), by: 'Odd', wall: 'ticket-hall', kind: 'remark', note: 'x',
         }),
       })
       await save(house, 'Odd', (wall) => { wall.height = 3300 + n % 50 })

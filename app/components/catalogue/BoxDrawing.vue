@@ -13,7 +13,9 @@ const side = computed(() => box.cutout.width + most.value * 0.6)
 
 <template>
   <svg
-    :viewBox="`${-most * 0.35} ${-most * 0.2} ${side + (box.depth + (box.proud ?? 0)) + most * 0.8} ${box.cutout.height + most * 0.45}`"
+    :viewBox="[
+      -most * 0.35, -most * 0.2, side + box.depth + (box.proud ?? 0) + most * 0.8, box.cutout.height + most * 0.45,
+    ].join(' ')"
     class="h-56 w-full"
     role="img"
     :aria-label="`Drawing of ${box.name ?? box.id}`"

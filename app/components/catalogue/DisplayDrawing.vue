@@ -119,7 +119,7 @@ const profile = computed(() => {
         vector-effect="non-scaling-stroke"
       />
       <path
-        :d="`M${display.width / 2 - text / 2} ${display.height / 2} h${text} M${display.width / 2} ${display.height / 2 - text / 2} v${text}`"
+        :d="crossAt(display.width / 2, display.height / 2, text)"
         stroke="var(--color-ink-soft)"
         vector-effect="non-scaling-stroke"
       />

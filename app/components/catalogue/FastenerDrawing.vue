@@ -26,11 +26,18 @@ const rings = computed(() =>
 )
 const pitch = computed(() => 4 * Math.max(...screws.value.map(({ diameter }) => diameter), 1))
 const long = computed(() => Math.max(...screws.value.map(({ length }) => length), 10))
+/** The turns of a thread, drawn as slanted strokes. */
+function threadOf({ length, thread, diameter }: { length: number, thread: number, diameter: number }): string {
+  const turns = Math.max(Math.floor(thread / (diameter * 0.35)), 1)
+  const begin = (k: number) => length - thread + k * diameter * 0.35
+  const stroke = `l${diameter * 0.25} ${diameter}`
+  return Array.from({ length: turns }, (_, k) => `M${begin(k)} ${-diameter / 2} ${stroke}`).join('')
+}
 </script>
 
 <template>
   <svg
-    :viewBox="`${-pitch / 2} ${-pitch / 2} ${long * 1.6 + pitch} ${(screws.length + rings.length * 0) * pitch + pitch * 0.6}`"
+    :viewBox="[-pitch / 2, -pitch / 2, long * 1.6 + pitch, screws.length * pitch + pitch * 0.6].join(' ')"
     class="h-56 w-full"
     role="img"
     :aria-label="`Drawing of ${model.name ?? model.id}`"
@@ -59,8 +66,7 @@ const long = computed(() => Math.max(...screws.value.map(({ length }) => length)
         fill="var(--color-glass)"
       />
       <path
-        :d="Array.from({ length: Math.max(Math.floor(screw.thread / (screw.diameter * 0.35)), 1) }, (_, k) =>
-          `M${screw.length - screw.thread + k * screw.diameter * 0.35} ${-screw.diameter / 2} l${screw.diameter * 0.25} ${screw.diameter}`).join('')"
+        :d="threadOf(screw)"
         stroke="var(--color-ink)"
         stroke-width="1"
         vector-effect="non-scaling-stroke"

@@ -48,7 +48,7 @@ const stroke = { 'stroke': 'var(--color-ink)', 'stroke-width': 1.2, 'vector-effe
     <g stroke="var(--color-flag)" stroke-width="2" fill="none">
       <circle :cx="mount.interface.x" :cy="-mount.interface.y" :r="tall * 0.03" vector-effect="non-scaling-stroke" />
       <path
-        :d="`M${mount.interface.x - tall * 0.06} ${-mount.interface.y} h${tall * 0.12} M${mount.interface.x} ${-mount.interface.y - tall * 0.06} v${tall * 0.12}`"
+        :d="crossAt(mount.interface.x, -mount.interface.y, tall * 0.12)"
         vector-effect="non-scaling-stroke"
       />
     </g>

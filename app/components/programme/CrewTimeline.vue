@@ -145,6 +145,10 @@ async function drop() {
   if (!now?.moved || start === undefined) return
   await store.told(store.fix(now.placed.task, crews.value[now.row]!.id, start))
 }
+function describe({ title, wall, site, placed }: (typeof blocks.value)[number]): string {
+  const when = `${dayAt(placed.start, zone.value)} ${timeAt(placed.start, zone.value)}`
+  return `${title}, ${wall}, ${store.siteName(site)}: ${when}${store.isFixed(placed.task) ? ', pinned' : ''}`
+}
 </script>
 
 <template>
@@ -229,7 +233,7 @@ async function drop() {
           :class="movable ? 'cursor-grab' : 'cursor-pointer'"
           :data-task="block.placed.task"
           :aria-pressed="store.selected === block.placed.task"
-          :aria-label="`${block.title}, ${block.wall}, ${store.siteName(block.site)}: ${dayAt(block.placed.start, zone)} ${timeAt(block.placed.start, zone)}${store.isFixed(block.placed.task) ? ', pinned' : ''}`"
+          :aria-label="describe(block)"
           @keydown.enter="store.selected = block.placed.task"
           @keydown.space.prevent="store.selected = block.placed.task"
         >

@@ -76,6 +76,13 @@ function lastSaid(wall: ListedWall) {
     ? `${LOG_KINDS[last.kind as EntryKind].title}, ${last.by}`
     : `saved, ${wall.savedBy || 'name not known'}`
 }
+/** Of a wall without a stop: what is said of it instead, and its mark-out. */
+function standing(wall: (typeof shown.value)[number]): string {
+  const { cautions, revision } = wall.state!
+  const issued = revision ? `; mark-out ${revision}` : ''
+  if (isDone(wall)) return `handed over${issued}`
+  return `${cautions ? `${cautions} ${cautions === 1 ? 'caution' : 'cautions'}` : 'no stops'}${issued}`
+}
 </script>
 
 <template>
@@ -139,8 +146,7 @@ function lastSaid(wall: ListedWall) {
               <span
                 v-else-if="shown[row.index]!.state"
                 class="text-ink-soft"
-              >{{ isDone(shown[row.index]!) ? 'handed over' : shown[row.index]!.state!.cautions
-                ? `${shown[row.index]!.state!.cautions} ${shown[row.index]!.state!.cautions === 1 ? 'caution' : 'cautions'}` : 'no stops' }}{{ shown[row.index]!.state!.revision ? `; mark-out ${shown[row.index]!.state!.revision}` : '' }}</span>
+              >{{ standing(shown[row.index]!) }}</span>
               <span v-else class="text-ink-soft">being calculated</span>
             </p>
             <p class="min-w-0 text-xs leading-tight max-sm:mt-0.5">

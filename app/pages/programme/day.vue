@@ -64,6 +64,10 @@ const pick = computed(() => pickList(walls.value.map(({ site, wall, kinds }) => 
 }), system.value))
 const dayTitle = computed(() => weekdayText(day.value))
 const print = () => window.print()
+function wayTo(id: string): [string, string | undefined][] {
+  const { address, access, parking, delivery } = siteOf(id) ?? {}
+  return [['Address', address], ['Access', access], ['Parking', parking], ['Lift and deliveries', delivery]]
+}
 </script>
 
 <template>
@@ -152,8 +156,7 @@ const print = () => window.print()
         </ol>
         <dl class="mt-3 space-y-1 text-sm">
           <template
-            v-for="[label, said] in [['Address', siteOf(visit.site)?.address], ['Access', siteOf(visit.site)?.access],
-                                     ['Parking', siteOf(visit.site)?.parking], ['Lift and deliveries', siteOf(visit.site)?.delivery]]"
+            v-for="[label, said] in wayTo(visit.site)"
             :key="label"
           >
             <div v-if="said" class="flex gap-2">

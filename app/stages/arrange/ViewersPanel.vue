@@ -58,6 +58,16 @@ const scene = computed(() => {
   const width = Math.max(distance.value, nearest) + 900
   return { width, height: Math.max(store.shown?.height ?? 0, 2400) }
 })
+/** Takes a length that is more than nothing. */
+const above0 = (take: (mm: number) => void) => ({
+  commit(mm: number) {
+    if (mm <= 0) return [{ path: '$', message: 'must be more than 0' }]
+    take(mm)
+    return []
+  },
+})
+/** From the viewer's eye to a height of the picture. */
+const sightLine = (y: number) => `M${distance.value} ${-eye.value} L${out.value?.value ?? 0} ${-y} `
 </script>
 
 <template>
@@ -73,13 +83,13 @@ const scene = computed(() => {
       <LengthField
         label="Viewing distance"
         :value="distance"
-        :actions="{ commit: (mm) => { if (mm <= 0) return [{ path: '$', message: 'must be more than 0' }]; distance = mm; return [] } }"
+        :actions="above0(mm => { distance = mm })"
       />
       <LengthField
         v-if="who === 'own'"
         label="Eye height"
         :value="ownEye"
-        :actions="{ commit: (mm) => { if (mm <= 0) return [{ path: '$', message: 'must be more than 0' }]; ownEye = mm; return [] } }"
+        :actions="above0(mm => { ownEye = mm })"
       />
       <LengthField label="Viewer from left" :value="stands" :actions="{ commit: (mm) => { along = mm; return [] } }" />
     </div>
@@ -107,7 +117,7 @@ const scene = computed(() => {
         />
         <g class="text-chalk" fill="none" stroke="currentColor">
           <path
-            :d="`M${distance} ${-eye} L${out?.value ?? 0} ${-picture.foot - picture.height} M${distance} ${-eye} L${out?.value ?? 0} ${-picture.foot - picture.height / 2}`"
+            :d="sightLine(picture.foot + picture.height) + sightLine(picture.foot + picture.height / 2)"
             stroke-width="1.5"
             stroke-dasharray="5 4"
             vector-effect="non-scaling-stroke"

@@ -1,9 +1,35 @@
 import { createSharedComposable } from '@vueuse/core'
-import { fix } from '~~/core/fix'
+import { fix, type Fixing } from '~~/core/fix'
 import { rankFasteners } from '~~/core/fix/ranking'
 import { basesOf, type Fastener } from '~~/core/job'
 import { mountModels } from '~~/core/mount'
 import { carryingWall, wallFor } from '~~/core/survey'
+
+const keyOf = ({ display, mount }: { display: string, mount: string }) => `${display} ${mount}`
+
+/** How many there are of each fastener, by its id. */
+const fastenersIn = (stock: Record<string, number>) => Object.fromEntries(
+  Object.entries(stock).flatMap(([key, count]) =>
+    key.startsWith('fastener/') ? [[key.slice('fastener/'.length), count]] : []),
+)
+
+/** The pairs of display and mount, the one that is used most first, and which of them is looked at. */
+function usePairs(fixings: () => Fixing[]) {
+  const store = useWallStore()
+  const used = ({ cases }: Fixing) => cases[0]?.utilisation ?? Infinity
+  const pairs = computed(() => [...fixings()].sort((a, b) => used(b) - used(a)))
+  const pair = ref('')
+  const fixing = computed(() => pairs.value.find(each => keyOf(each) === pair.value) ?? pairs.value[0])
+  const displayOf = (model?: string) => store.catalogue.displays.find(({ id }) => id === model)
+  const mountOf = (model?: string) => store.catalogue.mounts.find(({ id }) => id === model)
+  const pairOptions = computed(() => pairs.value.map(each => ({
+    value: keyOf(each),
+    label: `${each.count} × ${displayOf(each.display)?.name} on ${mountOf(each.mount)?.name}`,
+  })))
+  const display = computed(() => displayOf(fixing.value?.display))
+  const mount = computed(() => mountOf(fixing.value?.mount))
+  return { pairs, pair, pairOptions, fixing, display, mount }
+}
 
 /** What holds the array that is worked on: each pair of display and mount by itself, and the fasteners that could. */
 export const useFixing = createSharedComposable(() => {
@@ -24,25 +50,8 @@ export const useFixing = createSharedComposable(() => {
     everyHole: (plan.value?.arrays ?? []).flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)),
   }))
   const fixed = computed(() => array.value && fix(array.value, positions.value, wall.value, job.value, around.value))
-  /** The pair that is used most is looked at first. */
-  const pairs = computed(() =>
-    [...(fixed.value?.fixings ?? [])].sort(
-      (a, b) => (b.cases[0]?.utilisation ?? Infinity) - (a.cases[0]?.utilisation ?? Infinity),
-    ),
-  )
-  const pair = ref('')
-  const keyOf = ({ display, mount }: { display: string, mount: string }) => `${display} ${mount}`
-  const fixing = computed(() => pairs.value.find(each => keyOf(each) === pair.value) ?? pairs.value[0])
-  const pairOptions = computed(() =>
-    pairs.value.map(each => ({
-      value: keyOf(each),
-      label: `${each.count} × ${store.catalogue.displays.find(({ id }) => id === each.display)?.name} on `
-        + `${store.catalogue.mounts.find(({ id }) => id === each.mount)?.name}`,
-    })),
-  )
-  const display = computed(() => store.catalogue.displays.find(({ id }) => id === fixing.value?.display))
+  const { pairs, pair, pairOptions, fixing, display, mount } = usePairs(() => fixed.value?.fixings ?? [])
   const mountOf = computed(() => array.value && mountModels(array.value, store.catalogue))
-  const mount = computed(() => store.catalogue.mounts.find(({ id }) => id === fixing.value?.mount))
   /** The screen whose fastener governs. */
   const worstPosition = computed(
     () =>
@@ -57,13 +66,7 @@ export const useFixing = createSharedComposable(() => {
   const fastener = computed(() => store.catalogue.fasteners.find(({ id }) => id === array.value?.fastener))
   /** Fasteners that the site has: a site's job holds the models that its walls use. */
   const onSite = computed(() => (store.server?.job.catalogue.fasteners ?? []).map(({ id }) => id))
-  const stock = computed(() =>
-    Object.fromEntries(
-      Object.entries(house.value?.stock ?? {}).flatMap(([key, count]) =>
-        key.startsWith('fastener/') ? [[key.slice('fastener/'.length), count]] : [],
-      ),
-    ),
-  )
+  const stock = computed(() => fastenersIn(house.value?.stock ?? {}))
   const ranked = computed(() =>
     array.value
       ? rankFasteners(
@@ -79,19 +82,7 @@ export const useFixing = createSharedComposable(() => {
   /** The wall as it carries that fastener. */
   const ground = computed(() => wallFor(wall.value, fastener.value?.base))
   return {
-    array,
-    wall: ground,
-    positions,
-    strips,
-    mount,
-    worstPosition,
-    fixing,
-    pairs,
-    pair,
-    keyOf,
-    pairOptions,
-    display,
-    fastener,
-    ranked,
+    array, wall: ground, positions, strips, mount, worstPosition, fixing, pairs, pair, keyOf, pairOptions, display,
+    fastener, ranked,
   }
 })

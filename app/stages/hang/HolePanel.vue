@@ -147,6 +147,11 @@ watch(steps, (list) => {
   if (!list.some(({ hole }) => hole.id === current.value))
     current.value = list.find(({ hole }) => !drilled.value.has(hole.id))?.hole.id ?? list[0]?.hole.id ?? ''
 }, { immediate: true })
+const toDrill = computed(() => {
+  const { bit: of, depth = 0 } = step.value!.hole
+  if (of === undefined) return 'see anchor instructions'
+  return `${bit(of)} bit, ${show(depth)}${suffix.value ? ` ${suffix.value}` : ''} deep`
+})
 </script>
 
 <template>
@@ -211,8 +216,7 @@ watch(steps, (list) => {
             drill
           </dt>
           <dd class="font-semibold">
-            {{ step.hole.bit === undefined ? 'see anchor instructions'
-              : `${bit(step.hole.bit)} bit, ${show(step.hole.depth ?? 0)}${suffix ? ` ${suffix}` : ''} deep` }}{{ step.hole.member === undefined ? '' : `, ${piece} ${step.hole.member + 1}` }}
+            {{ toDrill }}{{ step.hole.member === undefined ? '' : `, ${piece} ${step.hole.member + 1}` }}
           </dd>
         </div>
       </dl>

@@ -35,7 +35,8 @@ function say(item: KitItem, done: boolean) {
 }
 const print = computed(
   () =>
-    `/api/sites/${store.site}/walls/${store.id}/kit?format=pdf&revision=${current.value?.revision}&units=${system.value}`,
+    `/api/sites/${store.site}/walls/${store.id}/kit`
+    + `?format=pdf&revision=${current.value?.revision}&units=${system.value}`,
 )
 </script>
 

@@ -37,6 +37,11 @@ const levelActions: FieldActions<number | undefined> = {
   }),
 }
 const tolerance = (mm: number) => toleranceToString(mm, system.value)
+const levelHint = computed(() => {
+  const label = marking.value?.levelLine?.label
+  if (label === undefined) return 'No level line: add an array first.'
+  return `${label.charAt(0).toUpperCase()}${label.slice(1)}. Clear the field to follow the house rule.`
+})
 </script>
 
 <template>
@@ -50,8 +55,7 @@ const tolerance = (mm: number) => toleranceToString(mm, system.value)
     :shown="marking?.levelLine ? `${show(marking.levelLine.y)}` : ''"
     :read="readLevel"
     :actions="levelActions"
-    :hint="marking?.levelLine
-      ? `${marking.levelLine.label.charAt(0).toUpperCase()}${marking.levelLine.label.slice(1)}. Clear the field to follow the house rule.` : 'No level line: add an array first.'"
+    :hint="levelHint"
   />
   <p v-if="marking?.levelLine?.turn" class="text-sm font-semibold text-caution" data-testid="turned">
     The level line follows a building line that rises {{ quantity(marking.levelLine.turn.slope, 'mm/m') }} to the right.

@@ -27,7 +27,8 @@ const compare = (from: string | undefined, to: string) => {
 }
 const file = computed(
   () =>
-    `/api/sites/${store.site}/walls/${store.id}/difference?from=${compared.value.from}&to=${compared.value.to}&units=${system.value}&format=`,
+    `/api/sites/${store.site}/walls/${store.id}/difference`
+    + `?from=${compared.value.from}&to=${compared.value.to}&units=${system.value}&format=`,
 )
 const withdrawing = ref('')
 const reason = ref('')

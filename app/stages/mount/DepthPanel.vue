@@ -30,6 +30,14 @@ const setMass = (mass: number | undefined) => mass === undefined
       edited.behind = { ...edited.behind, mass }
     })
 const fits = computed(() => depths.value?.need === undefined ? undefined : depths.value.need.value <= out.value + 1e-9)
+const fitText = computed(() => {
+  if (fits.value === undefined) return 'Enter plug, cable and player sizes to check the fit.'
+  const need = depths.value!.need!.value
+  const says = fits.value
+    ? 'they fit'
+    : `${fineWithUnit(need - out.value)} short${pulled.value > 0 ? ' at this pull-out' : ''}`
+  return `Plug, cable and player need ${fineWithUnit(need)}: ${says}.`
+})
 </script>
 
 <template>
@@ -61,9 +69,7 @@ const fits = computed(() => depths.value?.need === undefined ? undefined : depth
       >
     </label>
     <p class="text-sm" :class="fits === false ? 'font-semibold text-stop' : 'text-ink-soft'" data-testid="plug-fit">
-      {{ fits === undefined ? 'Enter plug, cable and player sizes to check the fit.' : fits
-        ? `Plug, cable and player need ${fineWithUnit(depths.need!.value)}: they fit.`
-        : `Plug, cable and player need ${fineWithUnit(depths.need!.value)}: ${fineWithUnit(depths.need!.value - out)} short${pulled > 0 ? ' at this pull-out' : ''}.` }}
+      {{ fitText }}
     </p>
     <div class="grid grid-cols-2 gap-2">
       <LengthField

@@ -81,6 +81,15 @@ const plugAt = computed(() => chosen.value ? chosen.value.plate.centre.y - chose
 const title = computed(() =>
   position.value ? `Section through column ${position.value.column} at R${position.value.row}` : '',
 )
+/** A hole with its fastener in the wall, to the face of what lies on it. */
+const drivenOf = ({ depth = 40, y }: { depth?: number, y: number }, proud: number) =>
+  `M${px(face.value - depth)} ${py(y)} H${px(face.value + proud + 7)}`
+/** One of the crossed links of a mount that opens: it begins so far above the plate's centre, and ends so far below. */
+const linkOf = ({ plate, out }: (typeof column.value)[number], rise: number) =>
+  `M${px(face.value + off.value)} ${py(plate.centre.y + rise)} L${px(face.value + out)} ${py(plate.centre.y - rise)} `
+/** A cable out of its plug, in a bend and down. */
+const cableFrom = (z: number, radius: number) =>
+  `M${px(z)} ${py(plugAt.value)} a${radius} ${radius} 0 0 0 ${-radius} ${radius} V${height.value}`
 </script>
 
 <template>
@@ -143,7 +152,7 @@ const title = computed(() =>
             <path
               v-for="hole in one.drilled"
               :key="hole.id"
-              :d="`M${px(face - (hole.depth ?? 40))} ${py(hole.y)} H${px(face + (carrier ? off : one.mount.plate.thickness) + 7)}`"
+              :d="drivenOf(hole, carrier ? off : one.mount.plate.thickness)"
               stroke="var(--color-good)"
               stroke-width="3"
             />
@@ -157,7 +166,7 @@ const title = computed(() =>
             <!-- The mount: crossed links that open, or a block that stays. -->
             <template v-if="one.moves">
               <path
-                :d="`M${px(face + off)} ${py(one.plate.centre.y + 70)} L${px(face + one.out)} ${py(one.plate.centre.y - 70)} M${px(face + off)} ${py(one.plate.centre.y - 70)} L${px(face + one.out)} ${py(one.plate.centre.y + 70)}`"
+                :d="linkOf(one, 70) + linkOf(one, -70)"
                 fill="none"
                 stroke-width="3"
               />
@@ -203,7 +212,7 @@ const title = computed(() =>
             />
             <path
               v-if="behind.cable"
-              :d="`M${px(face + chosen.out - behind.plug)} ${py(plugAt)} a${bend(chosen.moves) * scale} ${bend(chosen.moves) * scale} 0 0 0 ${-bend(chosen.moves) * scale} ${bend(chosen.moves) * scale} V${height}`"
+              :d="cableFrom(face + chosen.out - behind.plug, bend(chosen.moves) * scale)"
               fill="none"
               :stroke="behind.plug + bend(chosen.moves) > chosen.out ? 'var(--color-stop)' : 'var(--color-chalk)'"
               :stroke-width="Math.max(behind.cable * scale, 2)"

@@ -43,6 +43,13 @@ const addReference = () => store.edit('Add reference', (wall) => {
   ]
 })
 const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading => reading.reference === reference)
+function toggleReachable(feature: Feature) {
+  if (feature.keepReachable) delete feature.keepReachable
+  else feature.keepReachable = true
+}
+const deleteSelected = () => store.edit('Delete feature', (wall) => {
+  wall.features = wall.features?.filter(({ id }) => id !== selectedOf('feature'))
+})
 </script>
 
 <template>
@@ -125,14 +132,14 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
             type="checkbox"
             class="size-5"
             :checked="feature.keepReachable === true"
-            @change="set('Keep accessible', (feature) => { if (feature.keepReachable) delete feature.keepReachable; else feature.keepReachable = true })"
+            @change="set('Keep accessible', toggleReachable)"
           > Keep accessible
         </label>
       </div>
       <button
         type="button"
         class="press w-full"
-        @click="store.edit('Delete feature', wall => { wall.features = wall.features?.filter(({ id }) => id !== selectedOf('feature')) })"
+        @click="deleteSelected"
       >
         <X class="size-4" aria-hidden="true" /> Delete
       </button>

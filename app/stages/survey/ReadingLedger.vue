@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { namesOn } from '~~/core/job'
+import { namesOn, type Evidence } from '~~/core/job'
 import { METHOD_NAMES, signsOf } from '~~/core/survey'
 
 /** Every reading as it was entered, with whose it is and what it is of. */
@@ -7,21 +7,25 @@ const store = useWallStore()
 const { piece, Piece } = usePiece()
 const { plan, planned } = useWallPlan()
 const { show } = useUnits()
+/** What the tool answered, where it was not just a place. */
+function answerOf({ edge, hit, dull, direction }: Evidence): string {
+  const struck = hit === undefined ? '' : hit ? 'hit' : 'miss'
+  const sounded = dull === undefined ? '' : dull ? 'dull' : 'hollow'
+  return [edge, struck, sounded, direction].filter(Boolean).join(' ')
+}
+function whatItIsOf({ id, setAside }: Evidence): string {
+  if (setAside !== undefined) return 'excluded'
+  if (plan.value?.unexplained.includes(id)) return `no ${piece.value}`
+  const member = plan.value?.members.findIndex(({ evidence }) => evidence.includes(id)) ?? -1
+  return member >= 0 ? `${piece.value} ${member + 1}` : ''
+}
 const rows = computed(() => {
   const wall = planned.value ?? store.shown
   if (!wall) return []
   const names = namesOn(wall)
   const onFront = new Map(signsOf(wall).map(({ reading, x }) => [reading.id, x]))
   return (wall.evidence ?? []).map((reading) => {
-    const member = plan.value?.members.findIndex(({ evidence }) => evidence.includes(reading.id)) ?? -1
-    const answer = [
-      reading.edge,
-      reading.hit === undefined ? '' : reading.hit ? 'hit' : 'miss',
-      reading.dull === undefined ? '' : reading.dull ? 'dull' : 'hollow',
-      reading.direction,
-    ]
-      .filter(Boolean)
-      .join(' ')
+    const answer = answerOf(reading)
     return {
       id: reading.id,
       subject: { kind: 'reading' as const, id: reading.id },
@@ -30,14 +34,7 @@ const rows = computed(() => {
       y: reading.y,
       side: reading.side === 'back' ? `rear, ${reading.reference ? names(reading.reference) : '?'}` : 'front',
       by: reading.by ?? '',
-      of:
-        reading.setAside !== undefined
-          ? 'excluded'
-          : plan.value?.unexplained.includes(reading.id)
-            ? `no ${piece.value}`
-            : member >= 0
-              ? `${piece.value} ${member + 1}`
-              : '',
+      of: whatItIsOf(reading),
     }
   })
 })

@@ -30,6 +30,12 @@ const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number |
     if (value === undefined) Reflect.deleteProperty(wall, key)
     else wall[key] = value
   })
+const strengthActions = {
+  commit: (value: number | undefined) => store.edit('Strength', ({ structure }) => {
+    if (value === undefined) delete structure.strength
+    else structure.strength = value
+  }),
+}
 </script>
 
 <template>
@@ -83,8 +89,7 @@ const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number |
         :label="`Strength f′c (${unitOf('MPa')})`"
         :shown="typed(structure.strength, 'MPa')"
         :read="readIn('MPa')"
-        :actions="{ commit: value =>
-          store.edit('Strength', (wall) => { if (value === undefined) delete wall.structure.strength; else wall.structure.strength = value }) }"
+        :actions="strengthActions"
       />
     </div>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">

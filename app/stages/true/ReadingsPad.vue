@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { chosenFigure } from '~~/core/rules'
-import { isSeam, type ReadingKind } from './useReadings'
+import { isSeam } from './places'
+import type { ReadingKind } from './typedFigure'
 
 /**
  * Gaps and steps at the ends of seams and the level of the row that others go by, one place after the other, by a

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isSeam } from './useReadings'
+import { isSeam } from './places'
 
 /** True: how likely the wall is to close, seams and steps as they were read, and which adjuster to turn how far. */
 const PANELS = [

@@ -10,16 +10,14 @@ export const useGauge = createSharedComposable(() => {
   const store = useWallStore()
   const { array, screens } = useTruing()
   const { place, kinds, field, put, goFigure } = useReadings()
-  const wall = () => {
-    const perTurn = (screen: string, adjuster: string) =>
-      screens.value.find(({ name }) => name === screen)?.travels.find(travel => travel.adjuster === adjuster)?.perTurn
-    return {
-      key: `${store.site}/${store.id}/${array.value?.id}`,
-      screens: screens.value,
-      gap: array.value?.gap ?? { x: 0, y: 0 },
-      turned: turnedOf(standing(store.allLog, store.wallRecord), array.value?.id ?? '', perTurn),
-    }
-  }
+  const perTurn = (screen: string, adjuster: string) =>
+    screens.value.find(({ name }) => name === screen)?.travels.find(travel => travel.adjuster === adjuster)?.perTurn
+  const wall = () => ({
+    key: `${store.site}/${store.id}/${array.value?.id}`,
+    screens: screens.value,
+    gap: array.value?.gap ?? { x: 0, y: 0 },
+    turned: turnedOf(standing(store.allLog, store.wallRecord), array.value?.id ?? '', perTurn),
+  })
   const [feeler, level] = [practiceFeeler(wall), practiceLevel(wall)]
   /** Simulated gauges are of no real wall: a demo alone has them. */
   const offered = computed(() => store.server?.job.site.demo === true ? [feeler, level] : [])

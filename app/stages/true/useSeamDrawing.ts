@@ -1,7 +1,25 @@
+import type { Rect } from '~~/core/geometry'
 import { chosenFigure } from '~~/core/rules'
 import { nameOf } from '~~/core/true'
 import type { Seam, SeamDrawing } from '~/drawing/seams'
-import { isSeam } from './useReadings'
+import { isSeam, type Place } from './places'
+
+/** The seams at some places, each end with what is known of it. */
+function seamsAt(places: Place[], outerOf: Map<string, Rect>, known: Map<string, number>): Map<string, Seam> {
+  const seams = new Map<string, Seam>()
+  for (const each of places) {
+    if (!isSeam(each)) continue
+    const [a, b] = each.between.map(name => outerOf.get(name))
+    if (!a || !b) continue
+    const { key, end, target } = each
+    const id = each.between.join(' ')
+    const seam = seams.get(id) ?? { id, a, b, ends: [] }
+    const [gap, step] = [known.get(`${key} gap`), known.get(`${key} step`)]
+    seam.ends.push({ key, end, target, ...(gap !== undefined && { gap }), ...(step !== undefined && { step }) })
+    seams.set(id, seam)
+  }
+  return seams
+}
 
 /**
  * The seams of the array that is worked on as the drawing shows them: what is being read, what was read last, or what
@@ -20,23 +38,7 @@ export function useSeamDrawing() {
         end ? [[`${between.join(' ')} ${end} ${kind}`, then.value ? after : before] as const] : [],
       ),
     )
-    const seams = new Map<string, Seam>()
-    for (const each of places.value) {
-      if (!isSeam(each)) continue
-      const [a, b] = each.between.map(name => outerOf.get(name))
-      if (!a || !b) continue
-      const id = each.between.join(' ')
-      const seam = seams.get(id) ?? { id, a, b, ends: [] }
-      const [gap, step] = [known.get(`${each.key} gap`), known.get(`${each.key} step`)]
-      seam.ends.push({
-        key: each.key,
-        end: each.end,
-        target: each.target,
-        ...(last.value && gap !== undefined && { gap }),
-        ...(last.value && step !== undefined && { step }),
-      })
-      seams.set(id, seam)
-    }
+    const seams = seamsAt(places.value, outerOf, last.value ? known : new Map())
     if (seams.size === 0 || panel.value === 'study') return undefined
     return {
       seams: [...seams.values()],

@@ -28,6 +28,7 @@ const actions: FieldActions<number> = {
     return []
   },
 }
+const nearerStud = computed(() => Math.min(found.value! - bay.value!.from, bay.value!.to - found.value!))
 </script>
 
 <template>
@@ -56,7 +57,7 @@ const actions: FieldActions<number> = {
     </div>
     <p v-if="misses !== undefined" role="status" :class="misses > 0 ? 'font-semibold text-stop' : 'text-good'">
       {{ misses > 0 ? `${fineWithUnit(misses)} outside the stud bay: do not bore there.`
-        : `Within the stud bay, ${fineWithUnit(Math.min(found! - bay!.from, bay!.to - found!))} from the nearer stud.` }}
+        : `Within the stud bay, ${fineWithUnit(nearerStud)} from the nearer stud.` }}
     </p>
     <p class="text-xs text-ink-soft">
       If a tool is lost in the wall, stop and tie off its line outside. Try a magnet along the wall face, then a hook

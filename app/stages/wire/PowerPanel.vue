@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Plus } from 'lucide-vue-next'
-import { itemName } from '~~/core/job'
+import { itemName, type Source } from '~~/core/job'
 import { isOutside } from '~~/core/wire'
 import { FEEDERS } from './useCableChoice'
 
@@ -37,6 +37,13 @@ function choose(id: string, key: 'cable' | 'cord', model: string) {
   return change(key === 'cable' ? 'Power cable' : 'Cord', id, { [key]: model || undefined })
 }
 useCommands([{ id: 'add-circuit', title: 'Add circuit', group: 'Wire', run: () => { add('circuit') } }])
+const labelOf = ({ id, kind }: Source) =>
+  `${numberOf(id)}: ${kind === 'outlet' ? 'Outlet or its circuit' : 'Circuit, name at the panel'}`
+function fedBy(id: string): string {
+  const { screens, watts, typical } = planOf(id)!
+  if (screens.length === 0) return 'Feeds none of these screens.'
+  return `Feeds ${labels(screens)}: max power ${Math.round(watts)} W, typical power ${Math.round(typical)} W.`
+}
 </script>
 
 <template>
@@ -56,7 +63,7 @@ useCommands([{ id: 'add-circuit', title: 'Add circuit', group: 'Wire', run: () =
         :key="source.id"
         class="border-pine"
         :source="source"
-        :label="`${numberOf(source.id)}: ${source.kind === 'outlet' ? 'Outlet or its circuit' : 'Circuit, name at the panel'}`"
+        :label="labelOf(source)"
         far="Panel to wall"
       >
         <div class="mt-1 grid grid-cols-3 gap-2">
@@ -91,8 +98,7 @@ useCommands([{ id: 'add-circuit', title: 'Add circuit', group: 'Wire', run: () =
         <template v-if="planOf(source.id)" #after>
           <FigureLine label="Circuit load" :figure="planOf(source.id)!.share" />
           <p class="py-1 text-sm" data-testid="feeds">
-            {{ planOf(source.id)!.screens.length === 0 ? 'Feeds none of these screens.'
-              : `Feeds ${labels(planOf(source.id)!.screens)}: max power ${Math.round(planOf(source.id)!.watts)} W, typical power ${Math.round(planOf(source.id)!.typical)} W.` }}
+            {{ fedBy(source.id) }}
           </p>
           <p v-if="planOf(source.id)!.screens.length > 1" class="text-xs text-ink-soft">
             Start the screens one after another, the last {{ planOf(source.id)!.starts.at(-1)!.after }} s after the

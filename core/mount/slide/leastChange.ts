@@ -241,6 +241,57 @@ function moveLeast(movers: Mover[], tolerance: number, issuedShift: number): { s
 /** What keeps a plate from moving at all along an axis is tried at its issued place first. */
 const breaksOf = (places: (number | undefined)[]) => places.filter(place => place !== undefined)
 
+/** A plate that is to move as little as it can: what a person decided of it, its holes, and where it was issued. */
+interface Movable {
+  cell: Cell
+  mount: Mount
+  own: ReturnType<typeof choiceFor>
+  pin: ReturnType<typeof pinFor>
+  issued: ReturnType<StandingArray['plateOf']>
+  holes: ReturnType<typeof standingHoles>
+}
+
+/** How a plate may move up and down, and what each height costs. */
+function moverUp({ cell, mount, own, pin, issued, holes }: Movable, substrate: Substrate, tolerance: number): Mover {
+  const requirements = substrate.up(mount)
+  const nominal = cell.pattern.y - mount.interface.y + (own?.heightShift ?? 0)
+  const free = requirements.length > 0 || pin !== undefined
+  const travel = own?.heightShift === undefined && free ? (mount.adjust?.height ?? 0) : 0
+  const reach = { from: nominal - travel - tolerance, to: nominal + travel + tolerance }
+  const held = holdingPlaces(requirementsNear(requirements, reach), reach)
+  const unmade = holes.filter(({ fixed }) => !fixed).length
+  return {
+    nominal,
+    travel,
+    ...(issued && { issued: issued.centre.y }),
+    line: cell.column,
+    half: mount.plate.height / 2,
+    barred: barredByPin(pin?.y, nominal, travel + tolerance),
+    breaks: breaksOf([issued?.centre.y, ...held.flatMap(({ from, to }) => [from, to])]),
+    cost: memoize(costUp(held, issued, unmade, requirements.length > 0, pin?.y)),
+  }
+}
+
+/** How a plate at a height may move along the wall, and what each place costs. */
+function moverAlong(
+  { cell, mount, own, pin, issued, holes }: Movable, wall: Wall, substrate: Substrate, y: number, tolerance: number,
+): Mover {
+  const nominal = cell.pattern.x - mount.interface.x + (own?.lateralShift ?? 0)
+  const travel = own?.lateralShift === undefined ? (mount.adjust?.lateral ?? 0) : 0
+  const reach = { from: nominal - travel - tolerance, to: nominal + travel + tolerance }
+  const seats = substrate.seats(mount, y)
+  return {
+    nominal,
+    travel,
+    ...(issued && { issued: issued.centre.x }),
+    line: cell.row,
+    half: mount.plate.width / 2,
+    barred: [...barredFor(wall, mount, y), ...barredByPin(pin?.x, nominal, travel + tolerance)],
+    breaks: breaksOf([issued?.centre.x, ...seatBreaks(seats, bySeat(seats, holes), reach)]),
+    cost: costAt({ substrate, mount, y, issued, holes, allowed: pin?.x }),
+  }
+}
+
 /**
  * Places the plates of an array that is as it was issued with the least change: fewest plates that leave a made hole,
  * then most plates held, then the fewest that move, then the fewest marks that move, then the least that these move in
@@ -261,58 +312,15 @@ export function placeLeast(
   const tolerance = { x: array.shiftTolerance?.x ?? 0, y: array.shiftTolerance?.y ?? 0 }
   const holes = cells.map((cell, n) => (issued[n] ? standingHoles(array, cell, mountOf(cell), issued[n], built) : []))
 
-  const up = moveLeast(
-    cells.map((cell, n): Mover => {
-      const mount = mountOf(cell)
-      const requirements = substrate.up(mount)
-      const [nominal, free] = [
-        cell.pattern.y - mount.interface.y + (own[n]?.heightShift ?? 0),
-        requirements.length > 0 || pins[n] !== undefined,
-      ]
-      const travel = own[n]?.heightShift === undefined && free ? (mount.adjust?.height ?? 0) : 0
-      const reach = { from: nominal - travel - tolerance.y, to: nominal + travel + tolerance.y }
-      const held = holdingPlaces(requirementsNear(requirements, reach), reach)
-      const barred = barredByPin(pins[n]?.y, nominal, travel + tolerance.y)
-      return {
-        nominal,
-        travel,
-        ...(issued[n] && { issued: issued[n].centre.y }),
-        line: cell.column,
-        half: mount.plate.height / 2,
-        barred,
-        breaks: breaksOf([issued[n]?.centre.y, ...held.flatMap(({ from, to }) => [from, to])]),
-        cost: memoize(
-          costUp(held, issued[n], holes[n]!.filter(({ fixed }) => !fixed).length, requirements.length > 0, pins[n]?.y),
-        ),
-      }
-    }),
-    tolerance.y,
-    standing.shift.y,
-  )
-
+  const plates = cells.map((cell, n): Movable => ({
+    cell, mount: mountOf(cell), own: own[n], pin: pins[n], issued: issued[n], holes: holes[n]!,
+  }))
+  const up = moveLeast(plates.map(plate => moverUp(plate, substrate, tolerance.y)), tolerance.y, standing.shift.y)
   const along = moveLeast(
-    cells.map((cell, n): Mover => {
-      const mount = mountOf(cell)
-      const y = up.at[n]!
-      const nominal = cell.pattern.x - mount.interface.x + (own[n]?.lateralShift ?? 0)
-      const travel = own[n]?.lateralShift === undefined ? (mount.adjust?.lateral ?? 0) : 0
-      const reach = { from: nominal - travel - tolerance.x, to: nominal + travel + tolerance.x }
-      const seats = substrate.seats(mount, y)
-      return {
-        nominal,
-        travel,
-        ...(issued[n] && { issued: issued[n].centre.x }),
-        line: cell.row,
-        half: mount.plate.width / 2,
-        barred: [...barredFor(wall, mount, y), ...barredByPin(pins[n]?.x, nominal, travel + tolerance.x)],
-        breaks: breaksOf([issued[n]?.centre.x, ...seatBreaks(seats, bySeat(seats, holes[n]!), reach)]),
-        cost: costAt({ substrate, mount, y, issued: issued[n], holes: holes[n]!, allowed: pins[n]?.x }),
-      }
-    }),
+    plates.map((plate, n) => moverAlong(plate, wall, substrate, up.at[n]!, tolerance.x)),
     tolerance.x,
     standing.shift.x,
   )
-
   const shift = { x: along.shift, y: up.shift }
   return {
     shift,

@@ -21,18 +21,11 @@ export function programmeByChance(
   const to = FROM + 200 * DAY
   const places = Array.from({ length: sites }, (_, n) => {
     const night = rng.whether(0.3)
-    const open = openTimes(
-      [{ days: EVERY_DAY, from: night ? '20:00' : '07:00', to: night ? '05:00' : '18:00' }],
-      'Europe/Oslo',
-      FROM,
-      to,
-    )
-    const loud = openTimes(
-      [{ days: EVERY_DAY, from: night ? '20:00' : '08:00', to: night ? '23:30' : '16:00' }],
-      'Europe/Oslo',
-      FROM,
-      to,
-    )
+    const daily = (from: string, until: string) =>
+      openTimes([{ days: EVERY_DAY, from, to: until }], 'Europe/Oslo', FROM, to)
+    const [open, loud] = night
+      ? [daily('20:00', '05:00'), daily('20:00', '23:30')]
+      : [daily('07:00', '18:00'), daily('08:00', '16:00')]
     return { id: `s${n}`, name: `Site ${n}`, open, loud }
   })
   const people: Crew[] = Array.from({ length: crews }, (_, n) => {
@@ -53,8 +46,7 @@ export function programmeByChance(
       id: `w${wall}t${n}`,
       site: `s${wall % sites}`,
       wall: `w${wall}`,
-      title: words`Task ${String(n)} of wall
-      ${String(wall)}`,
+      title: words`Task ${String(n)} of wall ${String(wall)}`,
       minutes: 5 * Math.ceil(rng.between(1, 36)),
       people: rng.whether(0.5) ? 2 : 1,
       skill: rng.oneOf<Skill>(['fitting', 'fitting', 'fitting', 'electrical', 'decorating']),

@@ -122,12 +122,14 @@ function byBruteForce({ tasks, crews, places, travel, from, to }: Programme): nu
   interface Last { end: number, site?: string }
   const search = (
     left: Task[],
-    ends: Map<string, number>,
-    people: Map<string, Last>,
-    walls: Map<string, number>,
-    aid: Last,
-    since: number,
-    finish: number,
+    { ends, people, walls, aid, since, finish }: {
+      ends: Map<string, number>
+      people: Map<string, Last>
+      walls: Map<string, number>
+      aid: Last
+      since: number
+      finish: number
+    },
   ) => {
     if (finish >= best) return
     if (left.length === 0) {
@@ -150,19 +152,19 @@ function byBruteForce({ tasks, crews, places, travel, from, to }: Programme): nu
         const start = starts.get(`${task.id} ${crew.id}`)!.get(ready) ?? Infinity
         if (start === Infinity) continue
         const last = { end: start + task.minutes, site: task.site }
-        search(
-          left.filter(each => each !== task),
-          new Map(ends).set(task.id, last.end),
-          new Map([...people, ...crew.people.map(person => [person, last] as const)]),
-          new Map(walls).set(task.wall, last.end),
-          task.aid ? last : aid,
-          start,
-          Math.max(finish, last.end),
-        )
+        search(left.filter(each => each !== task), {
+          ends: new Map(ends).set(task.id, last.end),
+          people: new Map([...people, ...crew.people.map(person => [person, last] as const)]),
+          walls: new Map(walls).set(task.wall, last.end),
+          aid: task.aid ? last : aid,
+          since: start,
+          finish: Math.max(finish, last.end),
+        })
       }
     }
   }
-  search(tasks, new Map(), new Map(), new Map(), { end: 0 }, from, from)
+  const nothing = { ends: new Map(), people: new Map(), walls: new Map(), aid: { end: 0 } }
+  search(tasks, { ...nothing, since: from, finish: from })
   return best
 }
 

@@ -44,22 +44,20 @@ export function partsOf({ wall, plan, built, catalogue, log }: WorkloadOf): { ne
   }
   const doneOf = (kind: RunStepKind, id: string) => steps.get(stepName({ kind, id }))
   const hung = new Map(log.flatMap(entry => entry.kind === 'hung' ? [[entry.screen, entry] as const] : []))
+  const hungOf = (screen: string) => built.hung.includes(screen) ? hung.get(screen) : undefined
   for (const { position, array } of placed) {
     for (const hole of position.holes ?? [])
       if (hole.fastener !== undefined) one({ kind: 'fastener', model: hole.fastener, count: 1 }, hitOf(hole, built))
     const mount = mountModels(array, catalogue)(position)
-    const hangs = built.hung.includes(position.id) ? hung.get(position.id) : undefined
+    const hangs = hungOf(position.id)
     if (mount) one({ kind: 'mount', model: mount.id, count: 1 }, doneOf('plates', array.id) ?? hangs)
     one({ kind: 'display', model: position.model, count: 1 }, hangs)
   }
-  const isIn = built.hung.length >= placed.length && placed.length > 0 ? hung.get(built.hung.at(-1)!) : undefined
-  for (const box of plan.wiring.boxes)
-    if (box.held) one({ kind: 'box', model: box.model, count: 1 }, doneOf('cable', 'boxes') ?? isIn)
-  for (const { model, taken, route } of plan.wiring.cables)
-    if (model && taken !== undefined)
-      one(
-        { kind: 'cable', model: model.id, count: 1 },
-        (route === undefined ? undefined : doneOf('cable', route)) ?? isIn,
-      )
+  const isAllHung = placed.length > 0 && built.hung.length >= placed.length
+  const isIn = isAllHung ? hungOf(built.hung.at(-1)!) : undefined
+  for (const box of plan.wiring.boxes.filter(({ held }) => held))
+    one({ kind: 'box', model: box.model, count: 1 }, doneOf('cable', 'boxes') ?? isIn)
+  for (const { model, route } of plan.wiring.cables.filter(({ taken }) => taken !== undefined))
+    if (model) one({ kind: 'cable', model: model.id, count: 1 }, (route && doneOf('cable', route)) || isIn)
   return { needed: together(needed), used: together(used, ({ at, by }) => `${at.slice(0, 10)} ${by}`) }
 }

@@ -19,7 +19,8 @@ export type ComparedSample = Sample & { planned?: number }
  * @example
  * withPlanned(
  *   [{ sort: 'hang', kind: 'hang', pieces: 1, minutes: 24, at: '2026-11-20T10:00:00Z' }],
- *   [{ kind: 'hang', minutes: 18, since: '2026-11-16T07:00:00Z' }, { kind: 'hang', minutes: 22, since: '2026-11-23T07:00:00Z' }],
+ *   [{ kind: 'hang', minutes: 18, since: '2026-11-16T07:00:00Z' },
+ *    { kind: 'hang', minutes: 22, since: '2026-11-23T07:00:00Z' }],
  * ) // planned: 18
  */
 export function withPlanned(samples: Sample[], published: PlannedMinutes[]): ComparedSample[] {

@@ -79,6 +79,21 @@ function before(kind: WorkKind, has: Set<WorkKind>): Map<WorkKind, number> {
   return found
 }
 
+/** What a schedule assumes of a wall that is not so yet. */
+function assumedOf({ stops, issued }: WallOfProgramme, name: Text): Text[] {
+  if (stops > 0)
+    return [words`${name} has ${stops === 1 ? 'a stop' : 'stops'}: do not drill or hang there until resolved. The
+      schedule assumes that.`]
+  return issued ? [] : [words`${name} has no issued mark-out yet. The schedule assumes that it has.`]
+}
+
+/** Why a crew is given nothing at all. */
+function whyIdle({ name, people, hours, skills }: Settings['crews'][number]): Text[] {
+  if (people.length === 0) return [words`${name} has no people, so it is given no tasks.`]
+  if (skills.length === 0) return [words`${name} has no skills, so it is given no tasks.`]
+  return hours.every(({ days }) => days.length === 0) ? [words`${name} has no working days.`] : []
+}
+
 /** Cautions about crews, hours and sites that leave little or nothing to schedule. */
 function cautionsOf(
   settings: Settings,
@@ -97,26 +112,9 @@ function cautionsOf(
     words`${name}, ${sites.find(({ id }) => id === site)?.name ?? site},`
   const open = walls.filter(wall => tasks.some(({ site, wall: id }) => site === wall.site && id === wall.id))
   return [
-    ...open.flatMap(wall =>
-      wall.stops > 0
-        ? [
-            words`${nameOf(wall)} has ${wall.stops === 1 ? 'a stop' : 'stops'}: do not drill or hang there until
-              resolved. The schedule assumes that.`,
-          ]
-        : wall.issued
-          ? []
-          : [words`${nameOf(wall)} has no issued mark-out yet. The schedule assumes that it has.`],
-    ),
+    ...open.flatMap(wall => assumedOf(wall, nameOf(wall))),
     ...(crews.length === 0 ? [words`There is no crew yet: add a crew before planning.`] : []),
-    ...settings.crews.flatMap(({ name, people, hours, skills }) =>
-      people.length === 0
-        ? [words`${name} has no people, so it is given no tasks.`]
-        : skills.length === 0
-          ? [words`${name} has no skills, so it is given no tasks.`]
-          : hours.every(({ days }) => days.length === 0)
-            ? [words`${name} has no working days.`]
-            : [],
-    ),
+    ...settings.crews.flatMap(whyIdle),
     ...sites.flatMap(({ id, name, windows, noise }) =>
       !waits.has(id)
         ? []

@@ -145,6 +145,19 @@ export function workloadOf(of: WorkloadOf): Work[] {
 /** What of its own work took how long, by the firm's log: so many pieces, so many minutes. */
 export interface Sample { sort: string, kind: WorkKind, pieces: number, minutes: number, at: string }
 
+/** Plates are set, checked and preset, and their brackets fitted: one kind of work in several steps. */
+const PLATE_STEPS = new Set<RunStepKind>(['plates', 'level', 'preset', 'uprights'])
+interface PlateWork { minutes: number, at: string, set: boolean, checked: boolean }
+
+function withStep(sum: PlateWork | undefined, kind: RunStepKind, minutes: number, at: string): PlateWork {
+  return {
+    minutes: (sum?.minutes ?? 0) + minutes,
+    at: sum && sum.at > at ? sum.at : at,
+    set: sum?.set || kind === 'plates',
+    checked: sum?.checked || kind === 'level',
+  }
+}
+
 /** What the log of a wall tells of how long work takes: of steps whose minutes were noted. */
 export function samplesOf(of: WorkloadOf): Sample[] {
   const { wall, plan, built } = of
@@ -156,48 +169,25 @@ export function samplesOf(of: WorkloadOf): Sample[] {
   const sample = (kind: WorkKind, count: number, minutes: number, at: string): Sample[] =>
     count > 0 ? [{ sort: sortOf(kind, wall.structure.kind), kind, pieces: count, minutes, at }] : []
   const cut = cutBoxes(plan)
-  /** Plates are set, checked and preset, and their brackets fitted: one kind of work in several steps. */
-  const ofPlates = new Map<string, { minutes: number, at: string, set: boolean, checked: boolean }>()
+  const ofPlates = new Map<string, PlateWork>()
   const ofCable = (id: string, minutes: number, at: string): Sample[] => {
     if (id === 'boxes') return sample('boxes', cut, minutes, at)
     return id === 'patch' ? sample('patch', plan.wiring.works.patches, minutes, at) : sample('pull', 1, minutes, at)
   }
   const samples = noted.flatMap(({ step: id, minutes, at }): Sample[] => {
-    const named = stepOf(id)
     const kind = WORK_KINDS.find(kind => id === taskStep(kind))
     if (kind) return sample(kind, pieces.get(kind) ?? 0, minutes, at)
-    const step = run.get(id)
-    switch (step?.kind) {
-      case 'drill': return sample('drill', step.holes?.length ?? 0, minutes, at)
-      case 'hang': return sample('hang', 1, minutes, at)
-      case 'cable': return ofCable(named?.id ?? '', minutes, at)
-      case 'plates': case 'level': case 'preset': case 'uprights': {
-        const array = plan.arrays.find(({ id: array }) => named?.id === array)?.id
-        if (array !== undefined) {
-          const sum = ofPlates.get(array) ?? { minutes: 0, at, set: false, checked: false }
-          ofPlates.set(array, {
-            minutes: sum.minutes + minutes,
-            at: at > sum.at ? at : sum.at,
-            set: sum.set || step.kind === 'plates',
-            checked: sum.checked || step.kind === 'level',
-          })
-        }
-        return []
-      }
-      default: return []
-    }
+    const [step, of = ''] = [run.get(id), stepOf(id)?.id]
+    if (!step) return []
+    if (step.kind === 'drill') return sample('drill', step.holes?.length ?? 0, minutes, at)
+    if (step.kind === 'hang') return sample('hang', 1, minutes, at)
+    if (step.kind === 'cable') return ofCable(of, minutes, at)
+    if (PLATE_STEPS.has(step.kind) && plan.arrays.some(array => array.id === of))
+      ofPlates.set(of, withStep(ofPlates.get(of), step.kind, minutes, at))
+    return []
   })
-  return [
-    ...samples,
-    ...[...ofPlates].flatMap(([array, { minutes, at, set, checked }]) =>
-      set && checked
-        ? sample(
-            'plates',
-            plan.arrays.find(({ id }) => id === array)!.positions.filter(({ plate }) => plate).length,
-            minutes,
-            at,
-          )
-        : [],
-    ),
-  ]
+  const platesOf = (array: string) =>
+    plan.arrays.find(({ id }) => id === array)!.positions.filter(({ plate }) => plate).length
+  return [...samples, ...[...ofPlates].flatMap(([array, { minutes, at, set, checked }]) =>
+    set && checked ? sample('plates', platesOf(array), minutes, at) : [])]
 }

@@ -23,9 +23,12 @@ export const isOutside = ({ wet, wind, windSpeed }: Pick<Wall, 'wet' | 'wind' | 
 function tooDeep(name: string, depth: number, cavity: number | undefined, covering: number): Text[] {
   if (cavity === undefined) return [words`the depth of the cavity behind the covering is not known`]
   if (cavity === 0) return [words`the wall has no cavity: use a surface box`]
-  return depth <= cavity + covering + 1e-9 ? [] : [
-    words`${name} is ${depth} deep, but the wall is only ${cavity + covering} from its face to the back of the cavity`,
-  ]
+  return depth <= cavity + covering + 1e-9
+    ? []
+    : [
+        words`${name} is ${depth} deep, but the wall is only ${cavity + covering} from its face to the back of the
+      cavity`,
+      ]
 }
 
 /**

@@ -1,11 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob, exampleWall, studs } from '../../../tests/fixtures/job'
+import type { Point } from '../../geometry'
 import type { BoxModel, Job, Wall } from '../../job'
 import { planWall } from '../../plan'
 import { textToString } from '../../units'
 import { baysOf } from '../bays'
 import { cutoutAt, inTheWay, nearestPlace, type Obstacle } from './place'
+import type { Room } from './boxRooms'
 import { placeTogether } from './together'
 import { cases } from '../../../tests/fixtures/soak'
 
@@ -302,6 +304,30 @@ describe('a box that is moved', () => {
 })
 
 describe('boxes of one screen', () => {
+  type Sought = { wanted: Point, size: { width: number, height: number }, kind: string }
+  /** The places of two boxes for every choice of a room for each, the one and the other placed first. */
+  function everyAnswer(boxes: Sought[], rooms: Room[], obstacles: Obstacle[], own: boolean) {
+    const answers: (Point | undefined)[][] = []
+    const areUnlike = boxes[0]!.kind !== boxes[1]!.kind
+    const about = ({ x, y }: Point, { width, height }: Sought['size']): Obstacle =>
+      ({ x: x - width / 2 - 10, y: y - height / 2 - 10, width: width + 20, height: height + 20, name: 'first' })
+    const placed = (n: number, room: Room, among: Obstacle[]) =>
+      nearestPlace(boxes[n]!.wanted, boxes[n]!.size, [room], among)
+    for (const [a, b] of [[0, 1], [1, 0]] as const) {
+      for (const roomA of [undefined, ...rooms]) {
+        for (const roomB of [undefined, ...rooms]) {
+          if (own && areUnlike && roomA && roomA === roomB) continue
+          const first = roomA && placed(a, roomA, obstacles)
+          const among = first ? [...obstacles, about(first, boxes[a]!.size)] : obstacles
+          const second = roomB && placed(b, roomB, among)
+          if (!roomA !== !first || !roomB !== !second) continue
+          answers.push(a === 0 ? [first, second] : [second, first])
+        }
+      }
+    }
+    return answers
+  }
+
   it('are placed together: as many as any choice of rooms would, and then as near as can be', () => {
     const rect = (size: number) =>
       fc.record({
@@ -337,30 +363,7 @@ describe('boxes of one screen', () => {
           // Every choice of a room for each, the first placed first and the second placed first.
           const answers: (typeof found)[] = []
           for (const own of [true, false]) {
-            for (const [a, b] of [
-              [0, 1],
-              [1, 0],
-            ] as const) {
-              for (const roomA of [undefined, ...rooms]) {
-                for (const roomB of [undefined, ...rooms]) {
-                  if (own && roomA && roomA === roomB && boxes[0]!.kind !== boxes[1]!.kind) continue
-                  const first = roomA && nearestPlace(boxes[a]!.wanted, boxes[a]!.size, [roomA], obstacles)
-                  const taken = first
-                    ? [{
-                        x: first.x - boxes[a]!.size.width / 2 - 10,
-                        y: first.y - boxes[a]!.size.height / 2 - 10,
-                        width: boxes[a]!.size.width + 20,
-                        height: boxes[a]!.size.height + 20,
-                        name: 'first',
-                      }]
-                    : []
-                  const second
-                    = roomB && nearestPlace(boxes[b]!.wanted, boxes[b]!.size, [roomB], [...obstacles, ...taken])
-                  if ((roomA && !first) || (roomB && !second)) continue
-                  answers.push(a === 0 ? [first, second] : [second, first])
-                }
-              }
-            }
+            answers.push(...everyAnswer(boxes, rooms, obstacles, own))
             // Only where fewer are placed with bays of their own is that given up.
             if (answers.some(each => each.every(at => at !== undefined))) break
           }

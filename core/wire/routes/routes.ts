@@ -249,6 +249,21 @@ export const heightsOf = (wanted: Wanted[], wall: Wall): number[] => wanted.flat
 const without = (avoid: ReadonlySet<number>, bay: number): ReadonlySet<number> =>
   avoid.has(bay) ? new Set([...avoid].filter(other => other !== bay)) : avoid
 
+/** By which void legs go; through bays alone where they go by none. */
+function wayOf(legs: Leg[]): VoidSide | 'bay' {
+  const inVoid = legs.find(({ method }) => method === 'void')
+  if (!inVoid) return 'bay'
+  return inVoid.to.y === 0 ? 'below' : 'above'
+}
+
+/** The legs of a raceway from a lower box or a source to a box. */
+const legsOnFace = ({ box, lower, source, hole }: Wanted, wall: Wall): Leg[] =>
+  onTheFace(box, lower ?? (source && placeOf(source, wall)), wall, source?.behind ? hole : undefined)
+
+/** A way that was not taken, to compare it with. */
+const inShort = ({ way, minutes, openings, seals, patches }: RoutePlan): NonNullable<RoutePlan['otherwise']> =>
+  ({ way: way as VoidSide, minutes, openings: openings.length, seals, patches })
+
 /**
  * The ways of power and of signal to the boxes of a wall: to a kit's upper box from its lower one, to a power box from
  * its circuit, to a pass-through from its player, through bays, across studs and through the voids, whichever takes
@@ -283,53 +298,20 @@ export function routesOf(
     const routeBy = ({ reached, at, side }: (typeof found)[number]) => {
       const places = placesTo(reached, goal)
       const begins = at && bayNear(ways, at.x)
-      const legs = begunAt(
-        at,
-        each.box,
-        legsThrough(ways, places, each.hole, n => (n === bay ? each.box.x : n === begins ? at!.x : middleOf(bays[n]!))),
-      )
-      const inVoid = legs.find(({ method }) => method === 'void')
-      const route = routeOf(
-        each,
-        side ?? (inVoid ? (inVoid.to.y === 0 ? 'below' : 'above') : 'bay'),
-        legs,
-        bayList(ways, places),
-        cases,
-      )
+      const xIn = (n: number) => (n === bay ? each.box.x : n === begins ? at!.x : middleOf(bays[n]!))
+      const legs = begunAt(at, each.box, legsThrough(ways, places, each.hole, xIn))
+      const route = routeOf(each, side ?? wayOf(legs), legs, bayList(ways, places), cases)
       // Outside, what is cut for the box is sealed too.
       return { ...route, seals: route.seals + Number(isOutside(wall)) }
     }
     const [first, other] = found.map(routeBy)
-    return (
-      first && {
-        ...first,
-        ...(other && {
-          otherwise: {
-            way: other.way as VoidSide,
-            minutes: other.minutes,
-            openings: other.openings.length,
-            seals: other.seals,
-            patches: other.patches,
-          },
-        }),
-      }
-    )
+    return first && { ...first, ...(other && { otherwise: inShort(other) }) }
   }
 
   for (const each of [...wanted].sort((a, b) => Number(a.kind === 'signal') - Number(b.kind === 'signal'))) {
-    const { box, source } = each
-    const surface = !isFramed(wall) || box.bay.every(side => side === undefined)
-    if (surface) {
-      const behind = source?.behind ? each.hole : undefined
-      routes.push(
-        routeOf(
-          each,
-          'surface',
-          onTheFace(box, each.lower ?? (source && placeOf(source, wall)), wall, behind),
-          [],
-          cases,
-        ),
-      )
+    const { box } = each
+    if (!isFramed(wall) || box.bay.every(side => side === undefined)) {
+      routes.push(routeOf(each, 'surface', legsOnFace(each, wall), [], cases))
       continue
     }
     const avoid = without(each.kind === 'signal' && apart ? powered : new Set(), bayNear(ways, box.x))

@@ -192,7 +192,7 @@ export function reachedFrom(
   hole: number,
   avoid: ReadonlySet<number> = new Set(),
 ): Reached {
-  const { wall, bays, levels, steps, crossings } = ways
+  const { wall, bays, levels } = ways
   const [B, L] = [bays.length, levels.length]
   const minutes = new Float64Array(B * L + 2 * B).fill(Infinity)
   const before = new Int32Array(B * L + 2 * B).fill(-1)
@@ -215,33 +215,44 @@ export function reachedFrom(
       before[to] = from
       open.add(to, next)
     }
-    if (here >= B * L) {
-      const [side, bay] = here < B * L + B ? (['above', here - B * L] as const) : (['below', here - B * L - B] as const)
-      go(bay * L + (side === 'above' ? L - 1 : 0), MINUTES.plate)
-      for (const next of [bay - 1, bay + 1]) {
-        if (next >= 0 && next < B)
-          go(
-            placeBeyond(ways, side, next),
-            (Math.abs(middle(bays[next]!) - middle(bays[bay]!)) / 1000) * MINUTES.voidPerMetre,
-          )
-      }
-      continue
-    }
-    const [bay, level] = [Math.floor(here / L), here % L]
-    if (level > 0) go(here - 1, steps[bay]![level - 1]!.down + steps[bay]![level - 1]!.opened)
-    if (level < L - 1) go(here + 1, steps[bay]![level]!.up + steps[bay]![level]!.opened)
-    if (level === L - 1 && isOpen(wall, 'above')) go(placeBeyond(ways, 'above', bay), MINUTES.plate)
-    if (level === 0 && isOpen(wall, 'below')) go(placeBeyond(ways, 'below', bay), MINUTES.plate)
-    if (!bored) continue
-    for (const next of [bay - 1, bay + 1]) {
-      const crossing = crossings[Math.min(bay, next)]
-      if (next < B && crossing?.free[level])
-        go(next * L + level, crossing.plies * MINUTES.stud + AN_OPENING * crossing.pieces.length)
-    }
+    if (here >= B * L) fromVoid(ways, here, go)
+    else fromBay(ways, here, bored, go)
   }
   return { minutes, before }
 }
 const middle = ({ from, to }: Bay) => (from + to) / 2
+
+/** Where a line can go, and what that takes, min. */
+type Go = (to: number, more: number) => void
+
+/** From a void into the bay there, or on to the next one. */
+function fromVoid(ways: Ways, here: number, go: Go): void {
+  const { bays, levels } = ways
+  const [B, L] = [bays.length, levels.length]
+  const [side, bay] = here < B * L + B ? (['above', here - B * L] as const) : (['below', here - B * L - B] as const)
+  go(bay * L + (side === 'above' ? L - 1 : 0), MINUTES.plate)
+  for (const next of [bay - 1, bay + 1].filter(each => each >= 0 && each < B)) {
+    const metres = Math.abs(middle(bays[next]!) - middle(bays[bay]!)) / 1000
+    go(placeBeyond(ways, side, next), metres * MINUTES.voidPerMetre)
+  }
+}
+
+/** From a level of a bay up or down, out of its ends into the voids, and across the members beside it. */
+function fromBay(ways: Ways, here: number, bored: boolean, go: Go): void {
+  const { wall, bays, levels, steps, crossings } = ways
+  const [B, L] = [bays.length, levels.length]
+  const [bay, level] = [Math.floor(here / L), here % L]
+  if (level > 0) go(here - 1, steps[bay]![level - 1]!.down + steps[bay]![level - 1]!.opened)
+  if (level < L - 1) go(here + 1, steps[bay]![level]!.up + steps[bay]![level]!.opened)
+  if (level === L - 1 && isOpen(wall, 'above')) go(placeBeyond(ways, 'above', bay), MINUTES.plate)
+  if (level === 0 && isOpen(wall, 'below')) go(placeBeyond(ways, 'below', bay), MINUTES.plate)
+  if (!bored) return
+  for (const next of [bay - 1, bay + 1]) {
+    const crossing = crossings[Math.min(bay, next)]
+    if (next < B && crossing?.free[level])
+      go(next * L + level, crossing.plies * MINUTES.stud + AN_OPENING * crossing.pieces.length)
+  }
+}
 
 /** The places on the way to one, from the beginning on. */
 export function placesTo({ before }: Reached, goal: number): number[] {
@@ -299,37 +310,42 @@ export function legsThrough(ways: Ways, places: number[], hole: number, xIn: (ba
         guards: pieces.length * guardPlates(wall.structure.memberDepth ?? 0, hole),
       }
     }
-    const step = steps[a.bay]![Math.min(a.level, b.level)]!
-    const down = b.y < a.y
-    const sure = step.met.filter(({ likely }) => likely === 1).sort((p, q) => down ? q.y - p.y : p.y - q.y)
-    const method = down ? (wall.insulation ? 'weighted line' as const : 'drops' as const) : 'rod' as const
-    const doubts = step.met.filter(({ likely }) => likely < 1)
-    const rest = (down ? step.down : step.up) - sure.length * MINUTES.opening
-    // A leg ends at what stops it: the line goes that far, and on from the opening.
-    const ends = [
-      ...sure.map(({ y }) => ({ y, stopped: true })),
-      ...(sure.at(-1)?.y === b.y ? [] : [{ y: b.y, stopped: false }]),
-    ]
-    return ends.map(({ y, stopped }, k) => {
-      const from = ends[k - 1]?.y ?? a.y
-      const share = b.y === a.y ? 0 : rest * (y - from) / (b.y - a.y)
-      return {
-        ...leg,
-        from: { x: a.x, y: from },
-        to: { x: a.x, y },
-        past: step.past,
-        doubts: doubts.filter(each => each.y > Math.min(from, y) && each.y <= Math.max(from, y)),
-        minutes: share + (stopped ? MINUTES.opening : 0),
-        ...(stopped
-          ? {
-              method: 'opening at blocking' as const,
-              openings: [openingAt({ x: within(bays[a.bay]!, a.x), y })],
-              seals: 1,
-              patches: 1,
-              bores: [{ x: a.x, y, diameter: hole, through: 'blocking' as const }],
-            }
-          : { method }),
-      }
-    })
+    return legsUpOrDown(wall, bays[a.bay]!, steps[a.bay]![Math.min(a.level, b.level)]!, leg, hole)
+  })
+}
+
+/** The legs up or down a bay from one level to the next: one ends at what stops the line, and goes on from there. */
+function legsUpOrDown(wall: Wall, bay: Bay, step: Step, leg: Omit<Leg, 'method' | 'minutes'>, hole: number): Leg[] {
+  const { from: a, to: b } = leg
+  const down = b.y < a.y
+  const sure = step.met.filter(({ likely }) => likely === 1).sort((p, q) => down ? q.y - p.y : p.y - q.y)
+  const method = down ? (wall.insulation ? 'weighted line' as const : 'drops' as const) : 'rod' as const
+  const doubts = step.met.filter(({ likely }) => likely < 1)
+  const rest = (down ? step.down : step.up) - sure.length * MINUTES.opening
+  // A leg ends at what stops it: the line goes that far, and on from the opening.
+  const ends = [
+    ...sure.map(({ y }) => ({ y, stopped: true })),
+    ...(sure.at(-1)?.y === b.y ? [] : [{ y: b.y, stopped: false }]),
+  ]
+  return ends.map(({ y, stopped }, k) => {
+    const from = ends[k - 1]?.y ?? a.y
+    const share = b.y === a.y ? 0 : rest * (y - from) / (b.y - a.y)
+    return {
+      ...leg,
+      from: { x: a.x, y: from },
+      to: { x: a.x, y },
+      past: step.past,
+      doubts: doubts.filter(each => each.y > Math.min(from, y) && each.y <= Math.max(from, y)),
+      minutes: share + (stopped ? MINUTES.opening : 0),
+      ...(stopped
+        ? {
+            method: 'opening at blocking' as const,
+            openings: [openingAt({ x: within(bay, a.x), y })],
+            seals: 1,
+            patches: 1,
+            bores: [{ x: a.x, y, diameter: hole, through: 'blocking' as const }],
+          }
+        : { method }),
+    }
   })
 }

@@ -47,7 +47,8 @@ export default defineEventHandler((event) => {
   }
   const tell = (name: string, data: string) => void (still() ? stream.push({ event: name, data }) : stream.close())
   const beat = setInterval(() => tell('beat', ''), BEAT)
-  const end = subscribeToWall(firmOf(event).id, site, wall, ({ kind, data }) => tell(kind, data), () => void stream.close())
+  const close = () => void stream.close()
+  const end = subscribeToWall(firmOf(event).id, site, wall, ({ kind, data }) => tell(kind, data), close)
   stream.onClosed(() => {
     clearInterval(beat)
     leave()
