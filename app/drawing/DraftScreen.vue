@@ -2,6 +2,7 @@
 import { turnSide } from '~~/core/arrange'
 import type { Side } from '~~/core/job'
 import type { Position } from '~~/core/mount'
+import { screenLabel } from '~~/core/job/screenLabel'
 
 /**
  * One screen: its case, its picture, a bar along the edge that is the display's own top, and where its sockets and
@@ -16,7 +17,7 @@ const { position, ghost = false, small = false } = defineProps<{
 }>()
 const { isLit, hover, leave } = useSelection()
 const lit = computed(() => isLit({ kind: 'screen', id: position.id }))
-const name = computed(() => `R${position.row} C${position.column}`)
+const name = computed(() => screenLabel(position))
 
 /** The middle third of the edge where the display's own top comes to lie. */
 const topBar = computed(() => {

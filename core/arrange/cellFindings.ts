@@ -5,6 +5,7 @@ import type { Cell } from './cell'
 import type { OrientedDisplay } from './orientation'
 import { pixelPitch } from './pixels'
 import { screenId } from './screenId'
+import { screenLabel } from '../job/screenLabel'
 
 /** Cases are compared to a hundredth of a millimetre, finer than they are made. */
 const FIT = 0.01
@@ -28,7 +29,7 @@ export function cellFindings(array: ScreenArray, display: OrientedDisplay, cells
   const pitch = pixelPitch(display)
   return cells.flatMap((cell): Finding[] => {
     const about = { stage: 'arrange', subject: { kind: 'screen', id: screenId(array, cell.row, cell.column) } } as const
-    const name = `R${cell.row} C${cell.column} of ${array.name}`
+    const name = `${screenLabel(cell)} of ${array.name}`
     const { width, height } = cell.display
     const unlike
       = array.align === undefined && (Math.abs(width - display.width) > FIT || Math.abs(height - display.height) > FIT)

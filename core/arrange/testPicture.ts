@@ -1,5 +1,6 @@
 import { escape } from '../svg'
 import type { PixelMap } from './pixels'
+import { screenLabel } from '../job/screenLabel'
 
 const GROUNDS = ['#20313a', '#37474f']
 
@@ -33,7 +34,7 @@ export function testPicture({ canvas, crops, pitch }: PixelMap, name: string): s
         `<path d="M${x + width / 2} ${y} v${height} M${x} ${y + height / 2} h${width}" stroke="#9be8c4" `
         + `stroke-width="1"/>`,
         `<text x="${x + width / 2}" y="${y + height * 0.3}" font-size="${Math.round(Math.min(width, height) * 0.14)}" `
-        + `text-anchor="middle" font-family="sans-serif" fill="#ffffff">R${row} C${column}</text>`,
+        + `text-anchor="middle" font-family="sans-serif" fill="#ffffff">${screenLabel({ row, column })}</text>`,
         `<text x="${x + width / 2}" y="${y + height * 0.38}" `
         + `font-size="${Math.round(Math.min(width, height) * 0.05)}" text-anchor="middle" font-family="sans-serif" `
         + `fill="#ffffff">${x}, ${y}, ${width} × ${height}</text>`,

@@ -3,6 +3,7 @@ import type { Catalogue, Wall } from '../job'
 import type { ArrayPlan } from '../mount'
 import { quantity, words, type Text } from '../units'
 import type { ClosingRecord } from './record'
+import { screenLabel } from '../job/screenLabel'
 
 /** What is checked at each screen, and recorded with its value, who and when. */
 export const CHECKS = {
@@ -124,7 +125,7 @@ export function checksOf(
     const requiredAt = requiredIn(plan, wall, catalogue)
     return plan.positions.flatMap((position) => {
       const asked = requiredAt(position)
-      const place = `R${position.row} C${position.column}`
+      const place = screenLabel(position)
       const label = arrays.length > 1 ? `${plan.name} ${place}` : place
       return (Object.keys(CHECKS) as CheckKind[]).flatMap((kind): Check[] => {
         const [{ required }, recorded] = [asked[kind], recordedOf(kind, record, position.id)]

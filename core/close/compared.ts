@@ -2,6 +2,7 @@ import type { Point } from '../geometry'
 import { authorText, isAt, type AsBuilt, type MadeHole } from '../log'
 import type { ArrayPlan } from '../mount'
 import type { ClosingRecord } from './record'
+import { screenLabel } from '../job/screenLabel'
 
 /** A hole as it was issued and as it was made; how far it is off, mm. */
 export interface HoleCompared {
@@ -54,7 +55,7 @@ function holesOf(arrays: ArrayPlan[], { holes }: Pick<AsBuilt, 'holes'>): HoleCo
             ?? candidates.at(-1)
         return {
           id,
-          label: `R${row} C${column} ${of} ${rank}`,
+          label: `${screenLabel({ row, column })} ${of} ${rank}`,
           planned: { x, y },
           ...(made && {
             made: { x: made.x, y: made.y, result: made.result, by: authorText(made), at: made.at },
@@ -86,11 +87,11 @@ export function comparedWith(
     positions.map(({ id, row, column, outer, holes: planned = [] }): CentreCompared => {
       const at = { x: outer.x + outer.width / 2, y: outer.y + outer.height / 2 }
       const hit = planned.flatMap(({ id }) => (byId.get(id)?.made?.result === 'hit' ? [byId.get(id)!] : []))
-      if (hit.length === 0) return { screen: id, label: `R${row} C${column}`, planned: at }
+      if (hit.length === 0) return { screen: id, label: screenLabel({ row, column }), planned: at }
       const shift = (axis: 'x' | 'y') =>
         hit.reduce((sum, { planned, made }) => sum + made![axis] - planned[axis], 0) / hit.length
       const made = { x: at.x + shift('x'), y: at.y + shift('y') }
-      return { screen: id, label: `R${row} C${column}`, planned: at, made, off: distance(made, at) }
+      return { screen: id, label: screenLabel({ row, column }), planned: at, made, off: distance(made, at) }
     }),
   )
   const last = new Map(seams.map(entry => [entry.array, entry]))

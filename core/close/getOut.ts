@@ -2,11 +2,12 @@ import { hasSafetyWire, type Catalogue, type Mount, type ScreenArray } from '../
 import { mountModels, type ArrayPlan, type Position } from '../mount'
 import { quantity, words, type Text } from '../units'
 import { comesOut } from '../mount/kinds'
+import { screenLabel } from '../job/screenLabel'
 
 /** How a screen is taken out of a wall: which others first, and step by step. */
 export interface GetOut { first: string[], steps: Text[] }
 
-const label = ({ row, column }: Position) => `R${row} C${column}`
+const label = (at: Position) => screenLabel(at)
 const over = (a: Position['outer'], b: Position['outer']) => a.x < b.x + b.width && b.x < a.x + a.width
 
 /**

@@ -8,6 +8,7 @@ import {
   builtBlocks, cableBlocks, circuitBlocks, fastenerBlocks, inspectionBlocks, loadBlocks, openBlocks, screenBlocks,
   seamBlocks,
 } from './handoverSections'
+import { screenLabel } from '../job/screenLabel'
 
 /** How a wall's handover is drawn. */
 export interface HandoverOptions { paper: PaperName, units: UnitSystem, address?: string }
@@ -16,7 +17,7 @@ export interface HandoverOptions { paper: PaperName, units: UnitSystem, address?
 function printedOf(of: HandedOver, { paper, units, address }: HandoverOptions): Printed {
   const { arrays } = of.plan
   const screens = arrays.flatMap(({ id, name, positions }) => positions.map((position) => {
-    const label = `R${position.row} C${position.column}`
+    const label = screenLabel(position)
     return { ...position, array: id, label: arrays.length > 1 ? `${name} ${label}` : label }
   }))
   return {

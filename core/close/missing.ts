@@ -5,6 +5,7 @@ import { words, type Text } from '../units'
 import type { Compared } from './compared'
 import { CHECKS, type Check, type CheckKind } from './checks'
 import { serialTwice, stillOpen, type ClosingRecord } from './record'
+import { screenLabel } from '../job/screenLabel'
 
 /** What stands in the way of handing a wall over, or remains to note about it. */
 export interface Missing { severity: 'stop' | 'caution' | 'note', what: Text, of?: 'signature' }
@@ -41,8 +42,8 @@ export function missingFor(
 ): Missing[] {
   const screens = arrays.flatMap(({ positions }) => positions)
   const without = (has: (id: string) => boolean) =>
-    screens.filter(({ id }) => !has(id)).map(({ row, column }) => `R${row} C${column}`)
-  const label = new Map(screens.map(({ id, row, column }) => [id, `R${row} C${column}`]))
+    screens.filter(({ id }) => !has(id)).map(screenLabel)
+  const label = new Map(screens.map(({ id, row, column }) => [id, screenLabel({ row, column })]))
   const [unhung, unlocked, unnamed] = [
     without(id => built.hung.includes(id)),
     without(id => !built.hung.includes(id) || record.locked.has(id)),

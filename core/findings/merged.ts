@@ -2,6 +2,7 @@ import type { Finding } from '../finding'
 import type { ArrayPlan } from '../mount'
 import { textToString, type UnitSystem } from '../units'
 import { groupAlike } from './alike'
+import { screenLabel } from '../job/screenLabel'
 
 /** Findings that say the same of several places, in words for paper. */
 export interface Merged { finding: Finding, text: string }
@@ -9,8 +10,8 @@ export interface Merged { finding: Finding, text: string }
 /** What holes and screens are called, by their ids. */
 function namesOf(arrays: ArrayPlan[]): Map<string, string> {
   return new Map(arrays.flatMap(({ positions }) => positions.flatMap(({ id, row, column, holes = [] }) => [
-    [id, `R${row} C${column}`] as const,
-    ...holes.map(hole => [hole.id, `R${row} C${column} ${hole.row} ${hole.rank}`] as const),
+    [id, screenLabel({ row, column })] as const,
+    ...holes.map(hole => [hole.id, `${screenLabel({ row, column })} ${hole.row} ${hole.rank}`] as const),
   ])))
 }
 

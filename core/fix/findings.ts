@@ -9,6 +9,7 @@ import type { Unheld } from './group'
 import type { Fixing } from './fixing'
 import type { LoadedEdge } from './loadedEdge'
 import { boltUse } from './rail'
+import { screenLabel } from '../job/screenLabel'
 
 /** Over this a fastener is used more than is wise. */
 export const MUCH = 0.8
@@ -50,7 +51,7 @@ export function loadedEdgeFindings(
   judgements: { position: Position, loadedEdges: LoadedEdge[] }[],
 ): Finding[] {
   const found = judgements.flatMap(({ position: { row, column }, loadedEdges }) =>
-    loadedEdges.map(edge => ({ ...edge, name: `R${row} C${column} ${edge.hole.row} ${edge.hole.rank}` })),
+    loadedEdges.map(edge => ({ ...edge, name: `${screenLabel({ row, column })} ${edge.hole.row} ${edge.hole.rank}` })),
   )
   const [byHand, others] = [
     found.filter(({ case: name }) => isByHand(name)),

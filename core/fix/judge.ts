@@ -10,6 +10,7 @@ import { groupFigures, groupLoads, shearOf, type FastenerLoad, type Held, type U
 import { loadedEdges, type LoadedEdge } from './loadedEdge'
 import { carriedFigures } from './rail'
 import { strengthOf, type Bearer, type Strength } from './strength'
+import { screenLabel } from '../job/screenLabel'
 
 /** One load case at the fastener of a screen that bears it worst. */
 export interface Judged {
@@ -61,7 +62,7 @@ export const bearerOf = ({ plate, rigid }: Mount, { packers }: Pick<ScreenArray,
   ...(packers && { packed: true }),
 })
 
-const nameOf = ({ row, column }: Position, hole: Hole) => `R${row} C${column} ${hole.row} ${hole.rank}`
+const nameOf = ({ row, column }: Position, hole: Hole) => `${screenLabel({ row, column })} ${hole.row} ${hole.rank}`
 
 /** What of a position bears on the wall, and where its display's centre is. */
 export function heldBy({ outer, plate }: Position, strips: Strip[]): Held {

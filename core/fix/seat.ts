@@ -13,6 +13,7 @@ import { backingCaution, backingFindings } from './backing'
 import { steelFindings } from './sheet'
 import type { Bearer } from './strength'
 import { isInWind } from './wind'
+import { screenLabel } from '../job/screenLabel'
 
 /**
  * From strength to allowable: strength reduction of anchors that concrete governs, over a mean load factor (ACI 318
@@ -289,7 +290,7 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
   }
   const holes = positions.flatMap(({ row, column, holes = [] }) =>
     holes.map((hole): Placed => ({
-      name: `R${row} C${column} ${hole.row} ${hole.rank}`,
+      name: `${screenLabel({ row, column })} ${hole.row} ${hole.rank}`,
       x: hole.x,
       y: hole.y,
       piece: hole.member ?? -1,

@@ -7,6 +7,7 @@ import { figure, quantity, words, type Figure, type Text } from '../units'
 import { GRAVITY } from './cases'
 import { bearerOf, type Judging } from './judge'
 import { strengthOf } from './strength'
+import { screenLabel } from '../job/screenLabel'
 
 type Wire = NonNullable<Mount['wire']>
 
@@ -141,7 +142,7 @@ function sizeFindings(judging: Judging, pair: Pair): Finding[] {
   // Before studs are known there is nothing to look for a place in.
   const known = !isFramed(wall) || members.length > 0
   const without = positions.filter(({ plate, holes = [] }) => known && plate && !holes.some(({ secures }) => secures))
-  const names = without.map(({ row, column }) => `R${row} C${column}`).join(', ')
+  const names = without.map(screenLabel).join(', ')
   const { force: { value: force, working: [weight] }, wire: may, anchor: carried } = use
   const loads = words`loads the safety wire of ${display.name} with ${quantity(force, 'N')}`
   const fall = words`A fall through ${wire.slack} of slack ${loads}`

@@ -3,6 +3,7 @@ import type { PlanContext, Rules } from '../job'
 import { passes, type ArrayPlan, type TightLift } from '../mount'
 import { words, type Text } from '../units'
 import { liftingOf, type Lifting } from './lifting'
+import { screenLabel } from '../job/screenLabel'
 
 /** One screen to hang: who lifts it, and whether its mount is pulled out to pass under the row above. */
 export interface ScreenStep {
@@ -72,7 +73,7 @@ export function hangingOrders(
               model,
               row,
               column,
-              label: `R${row} C${column}`,
+              label: screenLabel({ row, column }),
               lifting: liftingOf(display, outer, rules),
               pulledOut: passing.has(screen),
             },

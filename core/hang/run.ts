@@ -9,6 +9,7 @@ import type { Wiring } from '../wire'
 import type { HangingOrder, ScreenStep } from './order'
 import { presetsOf, type Presets } from './preset'
 import { mountKindOf } from '../mount/kinds'
+import { plural } from '../units/plural'
 
 /** One step of the run of work: what is done, and why it stands where it does. */
 export interface RunStep {
@@ -108,7 +109,7 @@ function cableSteps({ wall, wiring: { boxes, routes, works } }: RunOf): RunStep[
     ...(cut.length > 0
       ? [{
           ...stepAs('cable', 'boxes'),
-          title: words`Cut out for ${String(cut.length)} ${cut.length === 1 ? 'box' : 'boxes'}`,
+          title: words`Cut out for ${plural(cut.length, 'box', 'boxes')}`,
           does: cut.map(
             ({ id, cutout }) =>
               words`Box ${called(id)}: ${cutout.width} × ${cutout.height}, centre ${cutout.y + cutout.height / 2}

@@ -1,5 +1,6 @@
 import { isAt, type AsBuilt, type MadeHole } from '../log'
 import type { ArrayPlan, Hole, Position } from '../mount'
+import { screenLabel } from '../job/screenLabel'
 
 /** One hole to make, in the order of the work. */
 export interface HoleStep { hole: Hole, position: Position, label: string }
@@ -10,7 +11,7 @@ export function holeSteps(arrays: ArrayPlan[]): HoleStep[] {
     .flatMap(({ positions }) => positions.flatMap(position => (position.holes ?? []).map(hole => ({
       hole,
       position,
-      label: `R${position.row} C${position.column} ${hole.row} ${hole.rank}`,
+      label: `${screenLabel(position)} ${hole.row} ${hole.rank}`,
     }))))
     .sort((a, b) => Math.round((b.hole.y - a.hole.y) * 10) || a.hole.x - b.hole.x)
 }

@@ -13,6 +13,7 @@ import { COLUMN_ALIGNMENTS, ROW_ALIGNMENTS, type Alignment } from './screenArray
 import { idOfFrozen } from './frozenId'
 import { rulesSchema, siteSchema } from './site'
 import { wallSchema, type Wall } from './wall'
+import { screenLabel } from './screenLabel'
 
 function repeated(ids: { id: string }[], path: string): Fault[] {
   const seen = new Set<string>()
@@ -55,7 +56,7 @@ function placesOutsideGrid(wall: Wall, path: string): Fault[] {
       const at = `${path}.arrays[${index}].${list}`
       const seen = new Set<string>()
       return (array[list] ?? []).flatMap(({ row, column }, n) => {
-        const place = `R${row} C${column}`
+        const place = screenLabel({ row, column })
         if (row > array.rows || column > array.columns)
           return [{ path: `${at}[${n}]`, message: `is ${place}, outside a grid of ${array.rows} × ${array.columns}` }]
         if (!seen.has(place)) return seen.add(place) && []

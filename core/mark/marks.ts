@@ -6,6 +6,7 @@ import type { Wiring } from '../wire'
 import { roundLength, type Precision, type UnitSystem } from '../units'
 import type { Datum, LevelLine } from './datum'
 import { levelAt, turned, turnedMargin } from './level'
+import { screenLabel } from '../job/screenLabel'
 
 export type MarkKind
   = 'level-line' | 'centre-line' | 'corner' | 'plate-centre' | 'hole' | 'bolt' | 'cut-out' | 'opening' | 'bore'
@@ -109,7 +110,7 @@ function holeMark(hole: Hole, name: string, datum: Datum, level: LevelLine): Mar
 }
 
 function positionMarks(position: Position, datum: Datum, level: LevelLine): Mark[] {
-  const name = `R${position.row} C${position.column}`
+  const name = screenLabel(position)
   const { plate, holes = [], bolts = [] } = position
   return [
     ...(plate

@@ -4,6 +4,7 @@ import type { Base } from '../job'
 import type { MadeHole } from '../log'
 import type { Strip } from './carrier'
 import type { HolePlace } from './holes/holes'
+import { screenLabel } from '../job/screenLabel'
 
 /** A hole to make for a plate, mm on the wall. */
 export interface Hole extends HolePlace {
@@ -86,4 +87,4 @@ export const plateHoles = ({ holes = [] }: Pick<Position, 'holes'>): Hole[] => h
 
 /** A hole by the row of its plate and its screen, as a sentence begins with it. */
 export const holeName = ({ row, column }: Pick<MountedCell, 'row' | 'column'>, hole: Pick<Hole, 'row'>): string =>
-  `${hole.row.replace(/^./, letter => letter.toUpperCase())} hole of R${row} C${column}`
+  `${hole.row.replace(/^./, letter => letter.toUpperCase())} hole of ${screenLabel({ row, column })}`

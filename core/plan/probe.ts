@@ -1,6 +1,7 @@
 import type { Catalogue, PlanContext, ScreenArray, Wall } from '../job'
 import { mountModels, type ArrayPlan, type Mounting } from '../mount'
 import { isFramed, nextProbe, type NextProbe, type Survey, type Unheld } from '../survey'
+import { screenLabel } from '../job/screenLabel'
 
 /** An array as far as the next reading asks of it. */
 export interface Planned { array: ScreenArray, mounting: Mounting, plan: Pick<ArrayPlan, 'outline'> }
@@ -32,7 +33,7 @@ function unheldIn({ array, mounting }: Planned, catalogue: Catalogue): Unheld[] 
         from: plate.rect.x - reach,
         to: plate.rect.x + plate.rect.width + reach,
         y: plate.centre.y,
-        of: `${array.name} R${row} C${column}`,
+        of: `${array.name} ${screenLabel({ row, column })}`,
       },
     ]
   })

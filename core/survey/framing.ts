@@ -359,7 +359,7 @@ function madeOf({ signs, belief: { centre, sd, doubled, logOdds }, lean, misses,
 }
 
 /** Signs of a member that no member explains. */
-function unexplainedBy(members: Member[], signs: Sign[]): Sign[] {
+function unexplainedBy(members: Pick<Member, 'evidence'>[], signs: Sign[]): Sign[] {
   const explained = new Set(members.flatMap(({ evidence }) => evidence))
   return signs.filter(sign => sign.speaksFor && !explained.has(sign.reading.id))
 }

@@ -7,6 +7,7 @@ import { APART } from './blocking'
 import { normalCdf } from './normal'
 import { isProvedByOne, probeHeight } from './proof'
 import type { Run } from './runs'
+import { plural } from '../units/plural'
 
 /** A hole that is planned: where, and into which member, by index. */
 export interface PlannedHole { x: number, y: number, member?: number, margin?: number }
@@ -122,7 +123,7 @@ export function nextProbe(
       y: open.y,
       gain: open.holes,
       why: words`The wall from ${open.from} to ${open.to} has not been surveyed, and ${open.of} requires
-        ${String(open.holes)} ${open.holes === 1 ? 'fastener' : 'fasteners'} there.`,
+        ${plural(open.holes, 'fastener')} there.`,
     }
   }
   if (members.length === 0) {

@@ -1,5 +1,6 @@
 import { arraysOf, backDepth, type Catalogue, type Display, type Mount, type ScreenArray, type Wall } from '../job'
 import { mountModels, type ArrayPlan, type Position } from '../mount'
+import { screenLabel } from '../job/screenLabel'
 
 /** A screen of the plan with all that wiring asks about it; what no model tells is absent. */
 export interface Screen extends Position {
@@ -23,7 +24,7 @@ export function screensOf(wall: Wall, arrays: ArrayPlan[], catalogue: Catalogue)
       const mounting = mountOf(position)
       return {
         ...position, array, mounting, shown: catalogue.displays.find(display => display.id === position.model),
-        label: `${arrays.length > 1 ? `${name} ` : ''}R${position.row} C${position.column}`,
+        label: `${arrays.length > 1 ? `${name} ` : ''}${screenLabel(position)}`,
         ...mounting && { stowed: backDepth(array, mounting), service: backDepth(array, mounting, 'service') },
       }
     })

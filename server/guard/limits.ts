@@ -1,6 +1,7 @@
 import type { H3Event } from 'h3'
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible'
 import { apiError } from '../utils/apiError'
+import { plural } from '../../core/units/plural'
 
 /** How many tries that fail are let through in how many seconds, for each thing that can be guessed. */
 const LIMITS = {
@@ -30,7 +31,7 @@ export function clientOf(event: H3Event): string {
 
 function tooMany(ms: number): Error {
   const [seconds, minutes] = [Math.max(1, Math.ceil(ms / 1000)), Math.ceil(ms / 60_000)]
-  const wait = seconds <= 60 ? `${seconds} ${seconds === 1 ? 'second' : 'seconds'}` : `${minutes} minutes`
+  const wait = seconds <= 60 ? plural(seconds, 'second') : `${minutes} minutes`
   return Object.assign(apiError(429, 'too-many-tries', `Too many failed attempts. Wait ${wait}, then try again.`), {
     retryAfter: seconds,
   })

@@ -3,6 +3,7 @@ import { centreOf, type Rect } from '../../core/geometry'
 import type { Wall } from '../../core/job'
 import { levelAt } from '../../core/mark'
 import type { WallPlan } from '../../core/plan'
+import { screenLabel } from '../../core/job/screenLabel'
 
 /** Each kind of thing on a layer of its own, so that anyone who opens the drawing shows what he needs. */
 const LAYERS = {
@@ -84,7 +85,7 @@ function drawArray(pen: Pen, { outline, positions, strips }: DrawnPlan['arrays']
   for (const { rect } of strips) box('RAILS', rect)
   for (const { row, column, outer, plate, holes = [], bolts = [] } of positions) {
     box('SCREENS', outer)
-    text(`R${row} C${column}`, outer.x + LETTERS, outer.y + LETTERS)
+    text(screenLabel({ row, column }), outer.x + LETTERS, outer.y + LETTERS)
     if (plate) box('PLATES', plate.rect)
     // A hole whose bit is not known is drawn as a point would be: a circle of 1 mm.
     for (const { x: holeX, y: holeY, bit = 1 } of [...holes, ...bolts]) circle('HOLES', holeX, holeY, bit)

@@ -9,6 +9,7 @@ import { scheduleOf } from '../../core/wire'
 import { wallAsDxf } from './dxf'
 import { sheetAsPdf } from './pdf'
 import { scheduleAsCsv } from './scheduleCsv'
+import { screenLabel } from '../../core/job/screenLabel'
 
 /** The files of a handover pack but its photographs, when it is of, and which photographs belong to it. */
 export interface Pack { files: { name: string, content: Uint8Array }[], made: Date, photos: string[] }
@@ -87,7 +88,7 @@ export async function packOf(job: Job, wallId: string, options: HandoverOptions)
   const screens = of.plan.arrays.flatMap(({ name, positions }) =>
     positions.map(({ id, row, column, model }) => ({
       array: name,
-      screen: `R${row} C${column}`,
+      screen: screenLabel({ row, column }),
       model: record.replaced.findLast(({ screen }) => screen === id)?.model ?? model,
       serial: record.serials.get(id)?.serial,
       locked: record.locked.get(id)?.at,

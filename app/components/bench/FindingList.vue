@@ -7,6 +7,7 @@ import { groupAlike } from '~~/core/findings/alike'
 import { factsOf } from '~~/core/log'
 import { keyOf } from '~~/core/subject'
 import { plural } from '~~/core/units'
+import { screenLabel } from '~~/core/job/screenLabel'
 
 /** Findings, the worst first; those that one cure settles stand together. */
 const { findings } = defineProps<{ findings: Finding[] }>()
@@ -34,7 +35,8 @@ const isOneCure = ({ finding, all }: Card) => finding.cure !== undefined || all.
 function takeCure({ cure }: Finding) {
   if (!cure) return
   const { array, row, column, lateralShift } = cure
-  store.edit(`Shift plate R${row} C${column}`, wall => setPlate(wall, array, row, column, { lateralShift }))
+  store.edit(`Shift plate ${screenLabel({ row, column })}`, wall =>
+    setPlate(wall, array, row, column, { lateralShift }))
 }
 
 /** Opens the panel of the stage's bench on which a finding is cured. */

@@ -3,6 +3,7 @@ import type { Stage } from '~~/core/finding'
 import { waitOf } from '~~/core/plan/waits'
 import { ROOMS, titleOf } from '~/stages'
 import { STAGE_BADGE_LOOKS, STAGE_BADGE_MARKS, STAGE_BADGE_WORDS } from './knots'
+import { plural } from '~~/core/units/plural'
 
 /** The nine stages as knots on one line; the one that is worked on hangs from it as the bob. */
 const { current, base } = defineProps<{ current: Stage, base: string }>()
@@ -11,7 +12,7 @@ const { findings } = useWallPlan()
 function said(stage: Stage, does: string) {
   const state = stateOf.value(stage)
   const stops = findings.value.filter(finding => finding.stage === stage && finding.severity === 'stop').length
-  if (state === 'stop') return `${stops} ${stops === 1 ? 'stop' : 'stops'}`
+  if (state === 'stop') return plural(stops, 'stop')
   const wait = waitOf(stage, findings.value)
   if (state === 'waits' && wait) return `waiting for ${titleOf(wait.stage)}`
   return state === 'not started' ? does : STAGE_BADGE_WORDS[state]

@@ -2,6 +2,7 @@
 import { HardDriveDownload } from 'lucide-vue-next'
 import { stillThere } from '~/sync/takeAlong'
 import { useTakeAlong } from '~/sync/useTakeAlong'
+import { plural } from '~~/core/units/plural'
 
 /**
  * Saves a site for a day without a signal: its walls, what was issued, pictures and sheets come to this device. It goes
@@ -38,7 +39,7 @@ const label = computed(() => {
     <p v-else-if="here" class="text-sm text-ink-soft" data-testid="taken">
       On this device since {{ whenOf(here.at) }}: {{ here.walls }} {{ here.walls === 1 ? 'wall' : 'walls' }},
       {{ here.photos }} {{ here.photos === 1 ? 'photo' : 'photos' }}{{ here.files
-        ? `, ${here.files} ${here.files === 1 ? 'file' : 'files'}` : '' }}, {{ megabytes(here.bytes) }}.
+        ? `, ${plural(here.files, 'file')}` : '' }}, {{ megabytes(here.bytes) }}.
     </p>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}

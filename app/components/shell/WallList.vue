@@ -5,6 +5,7 @@ import { useElementSize } from '@vueuse/core'
 import { STAGES } from '~~/core/finding'
 import { LOG_KINDS, type EntryKind } from '~~/core/log'
 import type { ListedWall } from '~/composables/useWalls'
+import { plural } from '~~/core/units/plural'
 
 /**
  * Every wall at a glance: its nine stages, what stops it, who comes next, what was last; searched, filtered, sorted.
@@ -81,7 +82,7 @@ function standing(wall: (typeof shown.value)[number]): string {
   const { cautions, revision } = wall.state!
   const issued = revision ? `; mark-out ${revision}` : ''
   if (isDone(wall)) return `handed over${issued}`
-  return `${cautions ? `${cautions} ${cautions === 1 ? 'caution' : 'cautions'}` : 'no stops'}${issued}`
+  return `${cautions ? plural(cautions, 'caution') : 'no stops'}${issued}`
 }
 </script>
 

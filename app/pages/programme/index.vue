@@ -2,6 +2,7 @@
 import { dayAfter, localTime, minuteAt } from '~~/core/programme'
 import { siteLetters, whenAt } from '~/components/programme/when'
 import { lasts } from '~~/core/units'
+import { plural } from '~~/core/units/plural'
 
 /** The schedule: who is where when, how good it is, and what moves it. */
 const store = useProgrammeStore()
@@ -58,7 +59,7 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
   const finish
     = apart === 0 ? 'as before' : `${lasts(apart)} ${finishAfter > finishBefore ? 'later' : 'earlier'} than before`
   const others
-    = moved.length === 0 ? 'no task moves' : `${moved.length} ${moved.length === 1 ? 'task moves' : 'tasks move'}`
+    = moved.length === 0 ? 'no task moves' : plural(moved.length, 'task moves', 'tasks move')
   return `All work finishes by ${whenAt(finishAfter, zone.value)}, ${finish}; ${others}.`
 }
 </script>

@@ -3,6 +3,7 @@ import Papa from 'papaparse'
 import { CSV_OUT } from '~~/core/csv'
 import { KINDS, type ModelKind } from '~~/core/catalogue'
 import type { StockLine } from '~~/core/programme/stock/stock'
+import { plural } from '~~/core/units/plural'
 
 /** What the next visits need against what store and vans hold; what is short, and what to order. */
 interface Line extends StockLine { name: string, pack?: number }
@@ -127,7 +128,7 @@ function order() {
       <div class="mb-3 flex flex-wrap items-end justify-between gap-3">
         <h1 class="text-2xl font-bold" data-testid="short">
           {{ short.length === 0 ? 'Nothing is short'
-            : `${short.length} ${short.length === 1 ? 'model is' : 'models are'} short` }}
+            : `${plural(short.length, 'model is', 'models are')} short` }}
         </h1>
         <div class="flex flex-wrap items-end gap-2">
           <ChoiceField

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { screenLabel } from '~~/core/job/screenLabel'
 /** Every screen: its case on the wall. */
 const { plan } = useWallPlan()
 const { show } = useUnits()
@@ -9,7 +10,7 @@ const rows = computed(() =>
 )
 type Row = typeof rows.value[number]
 const columns = [
-  { key: 'name', title: 'Screen', text: (row: Row) => `${row.array} R${row.row} C${row.column}` },
+  { key: 'name', title: 'Screen', text: (row: Row) => `${row.array} ${screenLabel(row)}` },
   { key: 'x', title: 'Left edge', text: (row: Row) => show(row.outer.x), numeric: true },
   { key: 'y', title: 'Bottom edge', text: (row: Row) => show(row.outer.y), numeric: true },
   { key: 'w', title: 'Case width', text: (row: Row) => show(row.outer.width), numeric: true },

@@ -3,6 +3,7 @@ import { Plus, Trash2, Undo2 } from 'lucide-vue-next'
 import { screenId, seamsOf } from '~~/core/arrange'
 import { ORIENTATIONS, type Orientation } from '~~/core/job'
 import { figure, words } from '~~/core/units'
+import { screenLabel } from '~~/core/job/screenLabel'
 
 /** One screen of the array: left out, of another model, hung another way, on another mount; and its seams. */
 const { select, selectedOf } = useSelection()
@@ -49,7 +50,7 @@ const seams = computed(() =>
 )
 const seamName = (seam: typeof seams.value[number]) => {
   const other = seam.between.find(({ row, column }) => row !== place.value!.row || column !== place.value!.column)!
-  return `Seam to R${other.row} C${other.column}`
+  return `Seam to ${screenLabel(other)}`
 }
 function append() {
   const across = array.value!.rows === 1
@@ -77,10 +78,10 @@ function append() {
           : hung.has(`${one.row} ${one.column}`) ? 'border-edge bg-paper'
             : 'border-dashed border-edge text-ink-soft']"
         :aria-pressed="selectedOf('screen') === one.id"
-        :aria-label="`R${one.row} C${one.column}${hung.has(`${one.row} ${one.column}`) ? '' : ', empty'}`"
+        :aria-label="`${screenLabel(one)}${hung.has(`${one.row} ${one.column}`) ? '' : ', empty'}`"
         @click="select('screen', one.id)"
       >
-        {{ array.columns > 8 ? one.column : `R${one.row} C${one.column}` }}
+        {{ array.columns > 8 ? one.column : screenLabel(one) }}
       </button>
     </div>
     <p v-if="!place" class="text-sm text-ink-soft">

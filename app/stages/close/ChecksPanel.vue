@@ -55,7 +55,7 @@ function save(screen: string, held = true) {
     mine[screen] ||= unit.value ? `Enter the ${CHECKS[kind.value].title.toLowerCase()}.` : 'Enter the version.'
     return
   }
-  mine[screen] = store.record(entryOf(screen, value, held)).map(({ message }) => message).join(' ')
+  mine[screen] = faultText(store.record(entryOf(screen, value, held)))
   if (mine[screen]) return
   typed.value[kind.value][screen] = ''
   if (unit.value) note.value = ''

@@ -16,7 +16,7 @@ const address = (format: string) =>
 const stops = computed(() => handover.value?.missing.filter(({ severity }) => severity === 'stop').length ?? 0)
 function sayRemark() {
   if (!remark.value.trim()) return void (fault.value = 'Enter the remark first.')
-  fault.value = store.record({ kind: 'remark', note: remark.value.trim() }).map(({ message }) => message).join(' ')
+  fault.value = faultText(store.record({ kind: 'remark', note: remark.value.trim() }))
   if (!fault.value) remark.value = ''
 }
 </script>

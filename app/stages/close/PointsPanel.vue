@@ -23,7 +23,7 @@ function add() {
   if (!fault.value) Object.assign(form, { what: '', owner: '', due: '' })
 }
 function end(point: string) {
-  fault.value = store.record({ kind: 'point-done', point }).map(({ message }) => message).join(' ')
+  fault.value = faultText(store.record({ kind: 'point-done', point }))
 }
 </script>
 

@@ -25,7 +25,7 @@ function keep(screen: string, text: string) {
   if (other)
     return void (faults.value[screen] = `${serial} is already recorded for ${labelOf(other[0])}: check both labels.`)
   const found = store.record({ kind: 'serial', screen, serial })
-  faults.value[screen] = found.map(({ message }) => message).join(' ')
+  faults.value[screen] = faultText(found)
   if (found.length === 0) typed.value = Object.fromEntries(Object.entries(typed.value).filter(([id]) => id !== screen))
 }
 function setLock(screen: string) {

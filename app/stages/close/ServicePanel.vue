@@ -75,13 +75,13 @@ function replace() {
       if (cell) cell.display = next.value!.id
       else array.cells.push({ row, column, display: next.value!.id })
     })
-    if (faults.length > 0) return void (fault.value = faults.map(({ message }) => message).join(' '))
+    if (faults.length > 0) return void (fault.value = faultText(faults))
   }
   const faults = [
     ...store.record({ kind: 'replaced', screen: screen.id, model: next.value.id }),
     ...store.record({ kind: 'serial', screen: screen.id, serial: serial.value.trim() }),
   ]
-  fault.value = faults.map(({ message }) => message).join(' ')
+  fault.value = faultText(faults)
   if (faults.length === 0) serial.value = model.value = ''
 }
 </script>

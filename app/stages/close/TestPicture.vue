@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { Maximize, X } from 'lucide-vue-next'
 import { useFullscreen } from '@vueuse/core'
+import { screenLabel } from '~~/core/job/screenLabel'
 
 /** The test picture as the wall shows it: on the wall's own canvas full-screen, or one screen's name at a time. */
 const { shown, only, crops, picture, map } = useTestPicture()
 const frame = useTemplateRef<HTMLElement>('frame')
 const { isSupported, enter, isFullscreen } = useFullscreen(frame)
 const address = computed(() => `data:image/svg+xml;charset=utf-8,${encodeURIComponent(picture.value)}`)
-const names = computed(() => ['', ...crops.value.map(({ row, column }) => `R${row} C${column}`)])
+const names = computed(() => ['', ...crops.value.map(screenLabel)])
 function go(by: number) {
   only.value = names.value[(names.value.indexOf(only.value) + by + names.value.length) % names.value.length]!
 }

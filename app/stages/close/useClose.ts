@@ -1,6 +1,7 @@
 import { createSharedComposable } from '@vueuse/core'
 import { handoverOf, type HandedOver, type Handover } from '~~/core/close'
 import { rulesFor } from '~~/core/rules'
+import { screenLabel } from '~~/core/job/screenLabel'
 
 /** What follows of the wall for its handover, and its screens by name. */
 export const useClose = createSharedComposable(() => {
@@ -29,8 +30,8 @@ export const useClose = createSharedComposable(() => {
         array,
         label:
           live.value!.arrays.length > 1
-            ? `${name} R${position.row} C${position.column}`
-            : `R${position.row} C${position.column}`,
+            ? `${name} ${screenLabel(position)}`
+            : screenLabel(position),
       })),
     ),
   )

@@ -1,5 +1,6 @@
 import { createSharedComposable } from '@vueuse/core'
 import { arrange, pixelMap, testPicture } from '~~/core/arrange'
+import { screenLabel } from '~~/core/job/screenLabel'
 
 /** The test picture of the array that is worked on, on its own canvas; of one screen alone where one is chosen. */
 export const useTestPicture = createSharedComposable(() => {
@@ -15,7 +16,7 @@ export const useTestPicture = createSharedComposable(() => {
   const crops = computed(() => map.value?.crops ?? [])
   const picture = computed(() => {
     if (!map.value) return ''
-    const alone = crops.value.find(({ row, column }) => `R${row} C${column}` === only.value)
+    const alone = crops.value.find(({ row, column }) => screenLabel({ row, column }) === only.value)
     return testPicture(alone ? { ...map.value, crops: [alone] } : map.value, store.array?.name ?? '')
   })
   watch(() => store.array?.id, () => { only.value = '' })

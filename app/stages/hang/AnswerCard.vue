@@ -3,6 +3,7 @@ import { canDrillAgain } from '~~/core/hang'
 import { RESULT_NAMES } from '~~/core/log'
 import type { ArrayPlan } from '~~/core/mount'
 import { plural } from '~~/core/units'
+import { screenLabel } from '~~/core/job/screenLabel'
 
 /**
  * What follows from a hole that was not as planned: what moves and by how much, what fills it, and what else could be
@@ -80,7 +81,7 @@ function goOn() {
       ? `${labels.value.get(asked.value.hole) ?? asked.value.hole} ${RESULT_NAMES[asked.value.result]}`
       : 'after the drilling results',
   )
-  fault.value = faults.map(({ message }) => message).join(' ')
+  fault.value = faultText(faults)
   if (faults.length > 0) return
   const { id } = store.revisions.at(-1)!
   if (id) accept(id)
@@ -125,7 +126,7 @@ function goOn() {
       {{ tell(told.message) }} {{ told.remedy ? tell(told.remedy) : '' }}
     </p>
     <p v-for="plate in plates.slice(0, FIRST)" :key="plate.screen">
-      Move the plate of {{ plate.label ? `R${plate.label.row} C${plate.label.column}` : plate.screen }} by
+      Move the plate of {{ plate.label ? screenLabel(plate.label) : plate.screen }} by
       {{ far(plate.by) }}.
     </p>
     <ul v-if="change.marks.length" class="mt-1">
@@ -139,7 +140,7 @@ function goOn() {
     </ul>
     <p v-if="loose.length" class="mt-1 font-semibold text-stop">
       {{ plural(loose.length, 'plate is', 'plates are') }} no longer fixed:
-      {{ loose.slice(0, 3).map(({ row, column }) => `R${row} C${column}`).join(', ') }}.
+      {{ loose.slice(0, 3).map(screenLabel).join(', ') }}.
     </p>
     <p v-if="dead && !canDrillAgain(dead)" class="mt-1">
       Dead hole: {{ dead.fill }}. Keep new holes {{ far(dead.keepOff) }} away from it.

@@ -31,7 +31,7 @@ function say(item: KitItem, done: boolean) {
     done,
     ...(!done && { note: `${item.count > 1 ? `${item.count} × ` : ''}${tell(item.name)}`.slice(0, 1_900) }),
   })
-  fault.value = faults.map(({ message }) => message).join(' ')
+  fault.value = faultText(faults)
 }
 const print = computed(
   () =>

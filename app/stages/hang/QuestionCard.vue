@@ -19,7 +19,7 @@ function withdraw(step: string) {
 function answer(step: string) {
   const note = (answers.value[step] ?? '').trim()
   if (!note) return void (fault.value = 'Enter an answer. It is kept in the log.')
-  fault.value = store.record({ kind: 'step', step, done: true, note }).map(({ message }) => message).join(' ')
+  fault.value = faultText(store.record({ kind: 'step', step, done: true, note }))
 }
 </script>
 

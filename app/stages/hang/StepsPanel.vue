@@ -54,7 +54,7 @@ function record() {
     },
     ...(now.hangs && !built.value.hung.includes(now.hangs) ? [{ kind: 'hung' as const, screen: now.hangs }] : []),
   ])
-  fault.value = faults.map(({ message }) => message).join(' ')
+  fault.value = faultText(faults)
   if (faults.length === 0) go(1)
 }
 /** A photograph of a step says nothing of whether it is done. */

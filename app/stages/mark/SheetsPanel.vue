@@ -4,6 +4,7 @@ import { Download } from 'lucide-vue-next'
 import { EXPORTS, FORMATS } from '~~/core/formats'
 import { PAPERS, type PaperName } from '~~/core/sheet'
 import { parseScale } from '~~/core/sheet/parseScale'
+import { screenLabel } from '~~/core/job/screenLabel'
 
 /**
  * The sheets as files, on the paper and to the scale that is wanted: of the revision that was issued last, or a draft.
@@ -46,7 +47,7 @@ const parts = computed(() => [
   { value: '', label: 'all plates and cut-outs' },
   ...(plan.value?.arrays ?? []).flatMap(({ name, positions }) =>
     positions.flatMap(({ id, row, column, plate }) =>
-      plate ? [{ value: id, label: `plate ${name} R${row} C${column}` }] : [],
+      plate ? [{ value: id, label: `plate ${name} ${screenLabel({ row, column })}` }] : [],
     ),
   ),
   ...(plan.value?.wiring.boxes ?? [])

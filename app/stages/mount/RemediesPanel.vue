@@ -68,7 +68,7 @@ function draw(remedy: Remedy) {
 }
 const faults = ref<string>('')
 function choose(remedy: Remedy) {
-  faults.value = store.edit(tell(remedy.title), apply(remedy)).map(({ message }) => message).join(' ')
+  faults.value = faultText(store.edit(tell(remedy.title), apply(remedy)))
 }
 const carrier = computed(() => array.value?.carrier)
 const edit = (label: string, recipe: (carrier: Carrier) => void) =>

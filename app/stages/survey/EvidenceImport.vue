@@ -48,7 +48,7 @@ function take() {
   const faults = store.edit('Import readings', (wall) => {
     wall.evidence = mergeRows(wall.evidence ?? [], verdicts.value)
   })
-  fault.value = faults.map(({ message }) => message).join(' ')
+  fault.value = faultText(faults)
   if (faults.length === 0) importing.value = undefined
 }
 </script>

@@ -33,7 +33,7 @@ function addTyped(kind: string) {
       }),
     )
   })
-  fault.value = faults.map(({ message }) => message).join(' ')
+  fault.value = faultText(faults)
 }
 const kind = ref('outlet')
 const addReference = () => store.edit('Add reference', (wall) => {

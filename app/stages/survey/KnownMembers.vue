@@ -33,7 +33,7 @@ function addMembers() {
       : bad && !bad.ok
         ? [{ path: '$', message: bad.message }]
         : addAt(readings.flatMap(reading => (reading.ok ? [reading.mm + datum.value] : [])))
-  fault.value = faults.map(({ message }) => message).join(' ')
+  fault.value = faultText(faults)
   if (faults.length === 0) running.value = ''
 }
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { MEMBER_KIND_NAMES, MEMBER_SOURCE_NAMES } from '~~/core/survey'
+import { plural } from '~~/core/units/plural'
 
 /** Every member: running from the datum, its width, and the bay to the next one. */
 const { plan } = useWallPlan()
@@ -39,7 +40,7 @@ const columns = computed(() => [
     text: (row: Row) =>
       row.proved
         ? 'confirmed'
-        : `unconfirmed (${row.evidence.length} ${row.evidence.length === 1 ? 'reading' : 'readings'})`,
+        : `unconfirmed (${plural(row.evidence.length, 'reading')})`,
   },
 ])
 </script>

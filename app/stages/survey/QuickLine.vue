@@ -52,7 +52,7 @@ function enter() {
   if (line.value.faults.length > 0 || line.value.readings.length === 0) return
   const count = line.value.readings.length
   const faults = store.edit(count === 1 ? 'Add reading' : `Add ${count} readings`, recipe)
-  refused.value = faults.map(({ message }) => message).join(' ')
+  refused.value = faultText(faults)
   if (faults.length === 0) text.value = ''
 }
 function leave() {

@@ -44,7 +44,7 @@ function remove() {
 const photo = usePhoto(() => store.site, () => reading.value?.photo)
 function addPhoto(name: string, of: string) {
   const faults = set('Add photo', (reading) => { reading.photo = name }, of)
-  photoFault.value = faults.map(({ message }) => message).join(' ')
+  photoFault.value = faultText(faults)
 }
 const answer = computed(() => {
   const { hit, dull, edge, direction } = reading.value

@@ -83,7 +83,7 @@ function record() {
   if (readings.gaps.length + readings.steps.length + readings.rolls.length === 0)
     return void (fault.value = 'Enter at least one reading.')
   const faults = store.record({ kind: 'seams', array: array.value!.id, round: round.value, ...readings })
-  fault.value = faults.map(({ message }) => message).join(' ')
+  fault.value = faultText(faults)
   if (faults.length > 0) return
   clear()
   emit('recorded')

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '~~/core/units/plural'
 /** Wire: what feeds the screens, the boxes that power and signal come out of, their ways there, and the cables. */
 const { plan } = useWallPlan()
 const { panel, stopping, stoppedAt } = useWire()
@@ -19,7 +20,7 @@ const summary = computed(() => {
   const fed = wiring.circuits.reduce((sum, { screens }) => sum + screens.length, 0)
   return (
     `${fed} of ${wiring.loads.length} screens fed `
-    + `by ${used} ${used === 1 ? 'circuit' : 'circuits'}; ${wiring.boxes.filter(({ held }) => held).length} of `
+    + `by ${plural(used, 'circuit')}; ${wiring.boxes.filter(({ held }) => held).length} of `
     + `${wiring.boxes.length} boxes placed`
   )
 })

@@ -8,6 +8,7 @@ import { levelAt } from '../level'
 import { rowsOf } from '../marks'
 import { INK, label } from '../../sheet'
 import { group, line, rect, type Shape } from '../../svg'
+import { screenLabel } from '../../job/screenLabel'
 
 /** What a sheet shows of a wall's plan. */
 export interface Shown {
@@ -46,7 +47,7 @@ export function drawWall(wall: Wall, plan: Shown, { left, foot, scale }: View): 
     ...positions.flatMap(({ row, column, outer, plate, holes = [] }) => [
       box(outer, THIN),
       plate ? box(plate.rect, { ...THIN, 'stroke-dasharray': '1 0.6' }) : '',
-      label(`R${row} C${column}`, x(outer.x) + 0.8, y(outer.y) - 0.8, Math.min(2.2, outer.height / scale / 3)),
+      label(screenLabel({ row, column }), x(outer.x) + 0.8, y(outer.y) - 0.8, Math.min(2.2, outer.height / scale / 3)),
       ...holes.map(hole => group(
         {},
         line(x(hole.x) - 1.2, y(hole.y), x(hole.x) + 1.2, y(hole.y), THIN),

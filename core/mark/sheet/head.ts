@@ -6,6 +6,7 @@ import { formatLength, quantityToString, stepOf, toleranceToString, type UnitSys
 import { accuracyOf, howTrue } from '../accuracy'
 import type { Shown } from './drawing'
 import type { SheetOptions } from './options'
+import { plural } from '../../units/plural'
 
 /** What a sheet takes of the job beside the wall. */
 export interface SheetJob { site: Pick<Site, 'name' | 'units'>, rules: Rules }
@@ -82,7 +83,7 @@ export function titleBlock(
     ),
     stops > 0
       ? label(
-          `Do not drill from this sheet: ${stops} ${stops === 1 ? 'stop is' : 'stops are'} open in this plan.`,
+          `Do not drill from this sheet: ${plural(stops, 'stop is', 'stops are')} open in this plan.`,
           right,
           margin + 9.5,
           3.4,

@@ -2,6 +2,7 @@ import type { Point, Rect } from '../../geometry'
 import { itemName, type Catalogue, type ScreenArray } from '../../job'
 import { mountModels, plateHoles, type ArrayPlan, type Hole, type Position } from '../../mount'
 import type { BoxPlan } from '../../wire'
+import { screenLabel } from '../../job/screenLabel'
 
 /** A stretch of a slot from the middle of what is drawn, mm. */
 export interface TemplateSlot { x1: number, x2: number, y: number, diameter: number }
@@ -43,7 +44,7 @@ function plateOf(
     {
       ids: [position.id],
       kind: 'plate',
-      names: [`R${position.row} C${position.column}`],
+      names: [screenLabel(position)],
       at: [centre],
       outline: { x: rect.x - centre.x, y: rect.y - centre.y, width: rect.width, height: rect.height },
       slots: mount.plate.slots.map(({ x1, x2, y, diameter }) => ({ x1, x2, y, diameter })),

@@ -2,6 +2,7 @@ import type { Finding } from '../../finding'
 import type { ScreenArray } from '../../job'
 import { words, type Text } from '../../units'
 import { holeName, type MountedCell } from '../position'
+import { screenLabel } from '../../job/screenLabel'
 
 const because = (reason: string | undefined): Text => reason ? words`; reason: ${reason}` : words`, no reason given`
 
@@ -12,7 +13,7 @@ const because = (reason: string | undefined): Text => reason ? words`; reason: $
 export function handFindings(array: ScreenArray, cells: MountedCell[]): Finding[] {
   const about = { stage: 'mount', severity: 'note' } as const
   return cells.flatMap(({ id, row, column, plate, holes }): Finding[] => {
-    const name = `R${row} C${column}`
+    const name = screenLabel({ row, column })
     const choice = array.plates?.find(plate => plate.row === row && plate.column === column)
     return [
       ...(plate.byHand

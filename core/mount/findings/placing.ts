@@ -15,9 +15,10 @@ import { mountModels } from '../models'
 import { barredFor } from '../slide/placing'
 import { holeName, type Hole, type MountedCell } from '../position'
 import { bestSlide, leastSlide, type Slider } from '../slide/slide'
+import { screenLabel } from '../../job/screenLabel'
 
 const side = (by: number) => by < 0 ? 'left' : 'right'
-const name = ({ row, column }: MountedCell) => `R${row} C${column}`
+const name = (at: MountedCell) => screenLabel(at)
 const tellShift = (by: number) => words`${Math.abs(by)} to the ${side(by)}`
 
 /** What would hold a plate: the words, and the shift to take where one is within its travel. */

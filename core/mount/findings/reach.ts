@@ -4,8 +4,9 @@ import type { Wall } from '../../job'
 import type { Member } from '../../survey'
 import { words } from '../../units'
 import type { MountedCell } from '../position'
+import { screenLabel } from '../../job/screenLabel'
 
-const name = ({ row, column }: MountedCell) => `R${row} C${column}`
+const name = (at: MountedCell) => screenLabel(at)
 
 /** A stop for every plate that covers what must stay reachable. */
 export function coverPlateFindings({ features = [] }: Wall, cells: MountedCell[]): Finding[] {

@@ -6,6 +6,7 @@ import { isAt, type AsBuilt, type MadeHole } from '../../log'
 import { words } from '../../units'
 import { holeId, isHoleIn, numberOfHole } from '../holes/holeId'
 import type { Hole, MountedCell } from '../position'
+import { screenLabel } from '../../job/screenLabel'
 
 /**
  * Holes of a plate that are made and that it keeps to: the row of slots of each, and where they let the plate's centre
@@ -121,7 +122,7 @@ const off = (stretches: Interval[], at: number) =>
 /** A stop where a plate cannot keep to the holes that were made for it, by how much. */
 export function madeFindings(cell: MountedCell, mount: Mount, built: AsBuilt): Finding[] {
   const { id: screen, plate: { centre } } = cell
-  const name = `R${cell.row} C${cell.column}`
+  const name = screenLabel(cell)
   const pin = pinFor(screen, mount, built)
   if (!pin || keepsTo(pin, centre)) return []
   const count = pin.made.length === 1 ? 'a hole' : `${pin.made.length} holes`

@@ -5,6 +5,7 @@ import type { BoxPlan } from './boxes'
 import { around, FURNITURE } from './obstacles'
 import { cutoutAt } from './place'
 import type { Screen } from '../screens'
+import { screenLabel } from '../../job/screenLabel'
 
 /** A cut-out keeps so far inside the edges of the display that hides it, mm. */
 const HIDDEN = 15
@@ -56,7 +57,7 @@ export function behindDisplay(
     : undefined
   return {
     wanted: { x: outer.x + outer.width / 2, y: outer.y + outer.height / 2 },
-    hidden: `behind R${row} C${column}`,
+    hidden: `behind ${screenLabel({ row, column })}`,
     rooms: roomsIn(wall, baysIn, surface === true, around(outer, -HIDDEN), own),
   }
 }

@@ -3,6 +3,7 @@ import { itemName, type Feature, type Wall } from '../../job'
 import { HAZARD_CLEARANCE, HAZARDS, plateHoles, type ArrayPlan } from '../../mount'
 import type { Obstacle } from './place'
 import type { Screen } from '../screens'
+import { screenLabel } from '../../job/screenLabel'
 
 /** A cut-out keeps so far clear of plates, brackets and features, mm. */
 export const CLEAR = 10
@@ -28,7 +29,7 @@ const about = ({ x, y }: { x: number, y: number }, width: number, height: number
  * moves as it closes.
  */
 function mountObstacles({ plate, pattern, shown, mounting, orientation, row, column }: Screen): Obstacle[] {
-  const name = `R${row} C${column}`
+  const name = screenLabel({ row, column })
   const { width, height } = shown?.vesa ?? { width: 0, height: 0 }
   const sideways = orientation === 'portrait-cw' || orientation === 'portrait-ccw'
   const [wide, high] = sideways ? [height, width] : [width, height]
