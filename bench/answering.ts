@@ -1,6 +1,6 @@
 import type { Job } from '../core/job'
 import { asBuilt, HOLE_RESULTS, type LogEntry } from '../core/log'
-import { contextOf, planWall, rooms } from '../core/plan'
+import { contextOf, planWall, pipeline } from '../core/plan'
 import { freeze, sheetSource, storedOf } from '../core/revision'
 import { chance, INSTRUMENTS } from '../core/survey/simulatedReadings'
 import { sheetFile } from '../server/sheets/files'
@@ -46,7 +46,7 @@ export async function answering(): Promise<Row[]> {
   const job = issuedJob(5, 5)
   const [wall] = job.walls
   const context = contextOf(job)
-  const through = rooms()
+  const through = pipeline()
   const holes = planWall(wall!, context, asBuilt(job.log, wall!), through).arrays[0]!.positions.flatMap(
     ({ holes = [] }) => holes,
   )

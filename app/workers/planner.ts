@@ -1,10 +1,10 @@
 import type { PlanContext, Wall } from '~~/core/job'
 import type { AsBuilt } from '~~/core/log'
 import type { Placed } from '~~/core/mount'
-import { placeWall, planWall, rooms, type WallPlan } from '~~/core/plan'
+import { placeWall, planWall, pipeline, type WallPlan } from '~~/core/plan'
 import { share } from '../utils/share'
 
-const through = rooms()
+const through = pipeline()
 /**
  * What was asked of last: what comes from the page is a copy each time, and what did not change in it is taken from
  * there.

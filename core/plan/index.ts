@@ -6,13 +6,13 @@ import { placedOf, type Placed } from '../mount'
 import { rulesFor } from '../rules'
 import { sayPiece, type Piece } from '../survey'
 import { withEarlierRules } from './earlierRules'
-import { rooms, type Rooms } from './rooms'
+import { pipeline, type Pipeline } from './pipeline'
 import { PLANNED, saidOf, type Given, type PlannedStage, type Results } from './stages'
 import { isDrilledUnissued, type Standing } from './standing'
 import type { WallPlan } from './wallPlan'
 
 export { infeasibleInputs } from './infeasible'
-export { rooms, type Rooms } from './rooms'
+export { pipeline, type Pipeline } from './pipeline'
 export type { WallPlan } from './wallPlan'
 
 /** Everything that follows from a job; derived afresh whenever the job changes, kept only when issued. */
@@ -22,13 +22,13 @@ export interface Plan { walls: WallPlan[] }
 export const contextOf = (job: Job): PlanContext => ({ catalogue: job.catalogue, rules: rulesFor(job), site: job.site })
 
 /** What a wall is planned from: what people decided, what it is planned with, and what is there. */
-function givenOf(document: Wall, asked: PlanContext, built: AsBuilt, kept: AsBuilt, through: Rooms): Given {
+function givenOf(document: Wall, asked: PlanContext, built: AsBuilt, kept: AsBuilt, through: Pipeline): Given {
   const context = through.contextFor(asked, document)
   return { document, context, built, kept, wall: through.wallOf(document, kept.holes, context.rules) }
 }
 
 /** The stages of a wall worked out, one after the other, up to the one that is asked for. */
-function workedOut(given: Given, through: Rooms, last: PlannedStage = 'hang'): Given & Results {
+function workedOut(given: Given, through: Pipeline, last: PlannedStage = 'hang'): Given & Results {
   const worked = { ...given } as Given & Results
   for (const stage of PLANNED) {
     Object.assign(worked, { [stage.id]: stage.work(worked, through) })
@@ -38,11 +38,11 @@ function workedOut(given: Given, through: Rooms, last: PlannedStage = 'hang'): G
 }
 
 /** The arrays of a wall with their plates and holes, as far as a hand that drags one has to see them. */
-const placedArrays = ({ arrange, wall, survey, context, kept }: Given & Results, through: Rooms): Standing[] =>
+const placedArrays = ({ arrange, wall, survey, context, kept }: Given & Results, through: Pipeline): Standing[] =>
   arrange.flatMap(each => each ? [through.plates(each, wall, survey, context, kept)] : [])
 
 /** What is there by the log; of a wall that was drilled and not issued, with where it was planned before that. */
-function keptOf(document: Wall, context: PlanContext, built: AsBuilt, through: Rooms): AsBuilt {
+function keptOf(document: Wall, context: PlanContext, built: AsBuilt, through: Pipeline): AsBuilt {
   if (!isDrilledUnissued(built)) return built
   const first = workedOut(givenOf(document, context, NOTHING_BUILT, NOTHING_BUILT, through), through, 'arrange')
   return through.asFirstPlanned(built, through.steadyList(placedArrays(first, through)) as Standing[])
@@ -63,10 +63,10 @@ function toldOf(findings: Finding[], { document, built }: Given, piece: Piece | 
  * Plans one wall: every stage of the list from those before it.
  *
  * @param built what is there by the log: made holes keep their place, and one that missed is a reading
- * @param through the rooms of an earlier plan, so that only that is calculated again which has changed
+ * @param through the pipeline of an earlier plan, so that only that is calculated again which has changed
  */
 export function planWall(
-  document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, through: Rooms = rooms(),
+  document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, through: Pipeline = pipeline(),
 ): WallPlan {
   const kept = keptOf(document, context, built, through)
   const worked = workedOut(givenOf(document, context, built, kept, through), through)
@@ -81,7 +81,7 @@ export function planWall(
 }
 
 /** Where the plates and holes of a wall are, and nothing else of its plan: what follows a hand that drags an array. */
-export function placeWall(document: Wall, context: PlanContext, built: AsBuilt, through: Rooms): Placed[] {
+export function placeWall(document: Wall, context: PlanContext, built: AsBuilt, through: Pipeline): Placed[] {
   const kept = keptOf(document, context, built, through)
   const worked = workedOut(givenOf(document, context, built, kept, through), through, 'arrange')
   return placedOf(placedArrays(worked, through)

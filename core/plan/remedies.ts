@@ -8,7 +8,7 @@ import { sameUse, USUAL_CARRIERS, type ArrayPlan } from '../mount'
 import { isFramed, pieceOf, sayPiece, type Survey } from '../survey'
 import { words, type Text } from '../units'
 import { fixMounted, layOut, mountLaidOut, platesOf } from './arrays'
-import { rooms, type Rooms } from './rooms'
+import { pipeline, type Pipeline } from './pipeline'
 
 /**
  * Another way to hold an array whose plates are not all held: what it is, what it costs, and the change that makes it.
@@ -260,8 +260,8 @@ function mountRemedies(
 
 /** How remedies are looked for. */
 export interface Search {
-  /** The rooms of the wall's plan, so that it is not surveyed anew. */
-  through?: Rooms
+  /** The pipeline of the wall's plan, so that it is not surveyed anew. */
+  through?: Pipeline
   /** Receives the progress, 0 to 1. */
   tell?: (share: number) => void
   /** Whether no more is looked for: what was found by then is what there is. */
@@ -281,7 +281,7 @@ export function remediesFor(
   context: PlanContext,
   built: AsBuilt = NOTHING_BUILT,
   offered: Mount[] = context.catalogue.mounts,
-  { through = rooms(), tell = () => {}, isOver = () => false }: Search = {},
+  { through = pipeline(), tell = () => {}, isOver = () => false }: Search = {},
 ): Remedy[] {
   const own = through.contextFor(context, document)
   const wall = through.wallOf(document, built.holes, own.rules)

@@ -11,7 +11,7 @@ import { pieceOf, type Survey } from '../survey'
 import { wireFindings, type Wiring } from '../wire'
 import { displayUnknown, type FixedArray, type LaidOut, type MountedArray } from './arrays'
 import { alternativeFindings } from './findings'
-import type { Rooms } from './rooms'
+import type { Pipeline } from './pipeline'
 import type { WallPlan } from './wallPlan'
 
 /** What a wall is planned from. */
@@ -55,9 +55,9 @@ type Seen<Id extends PlannedStage> = Given & Pick<Results, Before<Id>>
 export interface StageOfPlan<Id extends PlannedStage> {
   id: Id
   /** Works its result out, through what is remembered. */
-  work: (seen: Seen<Id>, through: Rooms) => Results[Id]
+  work: (seen: Seen<Id>, through: Pipeline) => Results[Id]
   /** What of it is in the plan of the wall. */
-  shows: (seen: Seen<Id> & Pick<Results, Id>, through: Rooms) => Partial<WallPlan>
+  shows: (seen: Seen<Id> & Pick<Results, Id>, through: Pipeline) => Partial<WallPlan>
   /** What is wrong, doubtful or worth saying. */
   says: (seen: Seen<Id> & Pick<Results, Id>) => Finding[]
 }

@@ -4,7 +4,7 @@ import { cases } from '../../../tests/fixtures/soak'
 import { holeSteps } from '../../hang'
 import type { Evidence, Job } from '../../job'
 import { asBuilt, type LogEntry } from '../../log'
-import { contextOf, planWall, rooms, type WallPlan } from '../../plan'
+import { contextOf, planWall, pipeline, type WallPlan } from '../../plan'
 import { withFrozen } from '../../revision'
 import { memberAt } from '../../survey'
 import { chance, type Chance } from '../../survey/simulatedReadings'
@@ -132,7 +132,7 @@ function drill(seed: number, issues: boolean): { wrong: string[], missed: number
   })
   let job = jobOf(c, studs, spacing)
   const issue = (n: number) => { if (issues) job = withFrozen({ ...job, log: [...job.log, issued(n)] }) }
-  const through = rooms()
+  const through = pipeline()
   const context = contextOf(job)
   const planOf = () => planWall(job.walls[0]!, context, asBuilt(job.log, job.walls[0]!), through)
   issue(0)

@@ -6,7 +6,7 @@ import { exampleJob } from '../../tests/fixtures/job'
 import type { Job, Wall } from '../job'
 import { asBuilt, NOTHING_BUILT, type LogEntry } from '../log'
 import { placedOf } from '../mount'
-import { placeWall, planWall, rooms } from './index'
+import { placeWall, planWall, pipeline } from './index'
 import { cases } from '../../tests/fixtures/soak'
 
 /** Edits of every part of a wall, each as a person makes it. */
@@ -61,7 +61,7 @@ const hole = (n: number, result: 'hit' | 'miss'): LogEntry => ({
   result,
 })
 
-describe('rooms in a row', () => {
+describe('the pipeline of stages', () => {
   it('give what a plan from the beginning gives, whatever is edited and drilled and in whatever order', () => {
     fc.assert(
       fc.property(
@@ -70,7 +70,7 @@ describe('rooms in a row', () => {
           const job = exampleJob()
           let wall = job.walls[0]!
           let [built, log] = [NOTHING_BUILT, [] as LogEntry[]]
-          const through = rooms()
+          const through = pipeline()
           for (const step of steps) {
             if (step === 'hit' || step === 'miss')
               built = asBuilt((log = [...log, hole(log.length, step)]), { id: 'w1' })
@@ -86,7 +86,7 @@ describe('rooms in a row', () => {
 
   it('survey a wall once, however its arrays are moved, named and marked', () => {
     const { job, wall } = demoWall('holm-point', 'ticket-hall')
-    const through = rooms()
+    const through = pipeline()
     const plan = (wall: Wall, context: Job = job) => planWall(wall, context, NOTHING_BUILT, through)
     const first = plan(wall)
     for (const edit of ['nudge', 'lift', 'level', 'grid', 'second'])

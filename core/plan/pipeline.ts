@@ -32,10 +32,10 @@ const groundOf = (wall: Wall): Wall => ({
 const EVERY_ARRAY = LIMITS.arrays
 
 /**
- * The stages of a wall as rooms in a row: each is calculated from what it takes in, and again only when that has
- * changed. What is remembered lives as long as the rooms; every answer is what it would be without it.
+ * The stages of a wall in a row: each is calculated from what it takes in, and again only when that has
+ * changed. What is remembered lives as long as the pipeline; every answer is what it would be without it.
  */
-export function rooms() {
+export function pipeline() {
   const steadyWall = steady<Wall>(2)
   const drilled = remember(2, (wall: Wall, holes: AsBuilt['holes']) => withDrilled(wall, { holes }))
   const carrying = remember(2, carryingWall)
@@ -67,4 +67,4 @@ export function rooms() {
     steadyList: steady<object[]>(4),
   }
 }
-export type Rooms = ReturnType<typeof rooms>
+export type Pipeline = ReturnType<typeof pipeline>
