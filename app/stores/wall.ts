@@ -184,7 +184,7 @@ export const useWallStore = defineStore('wall', () => {
     const after = checks.value.produce(before, recipe)
     preview.value = undefined
     if (same(before, after)) return []
-    const faults = checks.value.faultsOfEdit(after, before, catalogue.value)
+    const faults = checks.value.faultsOf(after, before, catalogue.value)
     if (faults.length > 0) return faults
     history.value = recorded(history.value, { label, before, after })
     wall.value = after
@@ -196,7 +196,7 @@ export const useWallStore = defineStore('wall', () => {
     if (!wall.value || conflict.value || !rights.value('wall.design')) return []
     if (!checks.value) return []
     const next = checks.value.produce(wall.value, recipe)
-    const faults = checks.value.faultsOfEdit(next, wall.value, catalogue.value)
+    const faults = checks.value.faultsOf(next, wall.value, catalogue.value)
     if (faults.length === 0) preview.value = next
     return faults
   }

@@ -1,3 +1,7 @@
+<script setup lang="ts">
+const site = useRoute().params.site as string
+</script>
+
 <template>
-  <SharedRules :site="$route.params.site as string" />
+  <SharedRules :site="site" />
 </template>
