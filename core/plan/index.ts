@@ -7,13 +7,12 @@ import { rulesFor } from '../rules'
 import { sayPiece, type Piece } from '../survey'
 import { withEarlierRules } from './earlierRules'
 import { pipeline, type Pipeline } from './pipeline'
-import { PLANNED, saidOf, type Given, type PlannedStage, type Results } from './stages'
+import { PLANNED, saidOf, type Given, type PlannedStage, type Results, type WallPlan } from './stages'
 import { isDrilledUnissued, type Standing } from './standing'
-import type { WallPlan } from './wallPlan'
 
 export { infeasibleInputs } from './infeasible'
 export { pipeline, type Pipeline } from './pipeline'
-export type { WallPlan } from './wallPlan'
+export type { WallPlan } from './stages'
 
 /** Everything that follows from a job; derived afresh whenever the job changes, kept only when issued. */
 export interface Plan { walls: WallPlan[] }

@@ -1,18 +1,38 @@
 import { apartFindings } from '../arrange'
 import type { Finding, Stage } from '../finding'
 import {
-  changeFrom, deadHoles, disputedFindings, hangFindings, openFindings, orderFindings, type HangingOrder,
+  changeFrom, deadHoles, disputedFindings, hangFindings, openFindings, orderFindings, type Change, type DeadHole,
+  type HangingOrder,
 } from '../hang'
 import { arraysOf, type PlanContext, type Wall } from '../job'
 import type { AsBuilt } from '../log'
 import { markFindings, type Marking } from '../mark'
 import type { ArrayPlan, TightLift } from '../mount'
-import { pieceOf, type Survey } from '../survey'
+import { pieceOf, type NextProbe, type Piece, type Survey } from '../survey'
 import { wireFindings, type Wiring } from '../wire'
 import { displayUnknown, type FixedArray, type LaidOut, type MountedArray } from './arrays'
 import { alternativeFindings } from './findings'
 import type { Pipeline } from './pipeline'
-import type { WallPlan } from './wallPlan'
+
+/** Everything that follows for one wall. */
+export interface WallPlan extends Omit<Survey, 'findings'> {
+  id: string
+  /** Where one more reading tells most; absent where nothing is left to settle. */
+  nextProbe?: NextProbe
+  arrays: ArrayPlan[]
+  marking: Marking
+  /** Which circuit feeds which screen, and where the boxes are. */
+  wiring: Wiring
+  /** Holes that serve nothing any more. */
+  dead: DeadHole[]
+  /** What is elsewhere than it was issued, where a mark-out was. */
+  change?: Change
+  /** How the screens of each array are hung. */
+  hanging: HangingOrder[]
+  findings: Finding[]
+  /** Said where battens of the furring carry, and no studs. */
+  piece?: Piece
+}
 
 /** What a wall is planned from. */
 export interface Given {

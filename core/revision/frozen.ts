@@ -4,11 +4,11 @@ import type { WallPlan } from '../plan'
 import { PROGRAM } from '../program'
 import { idsAtIssue } from './issueNames'
 
+/** What of a plan is of the moment only: no sheet, template or step of the work is made from it. */
+type OfTheMoment = 'runs' | 'unexplained' | 'shared' | 'uncheckedReferences' | 'nextProbe' | 'change'
+
 /** What of a wall's plan is frozen: all that sheets, templates and the run of work are made from. */
-export type FrozenPlan = Pick<
-  WallPlan,
-  'id' | 'members' | 'coursing' | 'relief' | 'arrays' | 'wiring' | 'marking' | 'dead' | 'hanging' | 'findings' | 'piece'
->
+export type FrozenPlan = Omit<WallPlan, OfTheMoment>
 
 /** What stood by the log when it was frozen. */
 export type FrozenBuilt = Pick<AsBuilt, 'holes' | 'dead' | 'hung' | 'overrides'>
@@ -34,31 +34,11 @@ export interface Frozen extends PlanContext {
   plan: FrozenPlan
 }
 
-const planOf = ({
-  id,
-  members,
-  coursing,
-  relief,
-  arrays,
-  wiring,
-  marking,
-  dead,
-  hanging,
-  findings,
-  piece,
-}: WallPlan): FrozenPlan => ({
-  id,
-  members,
-  ...(coursing && { coursing }),
-  ...(relief && { relief }),
-  arrays,
-  wiring,
-  marking,
-  dead,
-  hanging,
-  findings,
-  ...(piece && { piece }),
-})
+function planOf(plan: WallPlan): FrozenPlan {
+  const { runs: _runs, unexplained: _unexplained, shared: _shared, uncheckedReferences: _unchecked, ...rest } = plan
+  const { nextProbe: _probe, change: _change, ...frozen } = rest
+  return frozen
+}
 
 /** A wall as it is drawn and planned, without other alternatives and earlier revisions. */
 function wallOf({ revisions: _, ...wall }: Wall): Wall {
