@@ -13,7 +13,7 @@ const codes = ({ findings }: WallPlan, severity: string) => [
 ]
 
 describe('the demo', () => {
-  it('at the ticket hall has an odd bay, a doubled stud, one stud nobody read, a stray screw, and plates that go where they are held', () => {
+  it('at the ticket hall meets an odd bay, a doubled stud, an unread stud and a stray screw', () => {
     const hall = demo('holm-point', 'ticket-hall')
     expect(hall.members).toHaveLength(16)
     expect(hall.members.filter(({ kind }) => kind === 'double').map(({ centre }) => Math.round(centre))).toEqual([3800])

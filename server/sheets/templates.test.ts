@@ -62,7 +62,7 @@ describe('a template', () => {
     )
   })
 
-  it('goes over as many pages as it takes, each with the bar, and a cross that two tiles share is at one place of the drawing', async () => {
+  it('goes over as many pages as it takes; a cross that two tiles share is at one place', async () => {
     const job = exampleJob()
     const source = draftOf(job, job.walls[0]!)
     const pdf = (await templatesFile(source, 'pdf', 'a1-r1c1', {

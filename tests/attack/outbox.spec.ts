@@ -50,7 +50,7 @@ test('a server in trouble is not called a lost connection, and what waits is sen
   expect((await house.wall()).job.walls[0].arrays[0].gap.x).toBe(0.9)
 })
 
-test('a refused entry is mended where it stands; changes that were refused can be given up; what cannot be read is looked at and dropped', async ({
+test('a refused entry is mended, refused changes are given up, what cannot be read is dropped', async ({
   page,
 }) => {
   await page.addInitScript(() => {

@@ -38,7 +38,7 @@ test('a box that is dragged over a member says so, and goes to the nearest place
   })
 })
 
-test('a pull-out wall is wired from an outlet below, blocking is met on the way, and a line that stops gives the next way at once, without a connection too', async ({
+test('a pull-out wall is wired from an outlet below, and a line that stops gives the next way, offline too', async ({
   page,
   house,
 }) => {

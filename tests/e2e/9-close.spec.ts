@@ -146,7 +146,7 @@ test('a wall is closed: serials, locks, points, photograph, signature; and its p
   await expect(page.getByTestId('chain')).toContainText('Intact:')
 })
 
-test('a screen is replaced two years on: what is behind it, how it comes out, what the new model changes, how the seams have moved', async ({
+test('a screen is replaced two years on: what is behind it, how it comes out, what has changed', async ({
   page,
   house,
 }) => {

@@ -24,7 +24,7 @@ async function device(page: Page, house: House, name: string): Promise<{ context
 /** So many holes before the browser is closed, so many in all, and so many steps: 60 results in the full form. */
 const DAY = { before: cases(5, 20), holes: cases(9, 36), steps: cases(5, 24) }
 
-test('a day without a signal: opened from nothing but the device, many results and three photographs, nothing lost and nothing twice', async ({
+test('a day without a signal: many results and three photographs, nothing lost and nothing twice', async ({
   page,
   house,
 }) => {

@@ -237,7 +237,7 @@ test('a phone that is lost shows nothing more, and what it had not sent is sent 
 test.describe('loaded without a connection', () => {
   test.use({ serviceWorkers: 'allow' })
 
-  test('a device that was away for longer than the firm allows shows nothing until somebody signs in, and forgets nothing unsent @long', async ({
+  test('a device away for longer than the firm allows shows nothing before sign-in, and keeps what is unsent @long', async ({
     browser,
     house,
   }) => {

@@ -56,7 +56,7 @@ describe('a hole', () => {
   it('that no bit makes is none, and nothing fills nothing', () =>
     expect([boreFor([{ diameter: 100 }]), filled([])]).toEqual([Number.NaN, 0]))
 
-  it('in the middle of a stud wants steel plates where less than 32 are left before it: 89 − 20 leaves 34.5, 89 − 28 leaves 30.5', () => {
+  it('through a stud’s centre requires steel plates below 32: 89 − 20 leaves 34.5, 89 − 28 leaves 30.5', () => {
     expect([guardPlates(89, 20), guardPlates(89, 28), guardPlates(84, 20), guardPlates(83.9, 20)]).toEqual([0, 2, 0, 2])
   })
 })
