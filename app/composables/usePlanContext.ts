@@ -5,6 +5,6 @@ import { share } from '~/utils/share'
 export function usePlanContext(): ComputedRef<PlanContext> {
   const store = useWallStore()
   return computed<PlanContext>(before => share(before, {
-    catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: { units: store.siteUnits },
+    catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: store.planSite,
   }))
 }

@@ -88,6 +88,11 @@ export const useWallStore = defineStore('wall', () => {
   }
 
   const siteUnits = computed(() => server.value?.job.site.units ?? 'metric')
+  /** What of the site the wall is planned with. */
+  const planSite = computed((): NonNullable<PlanContext['site']> => {
+    const electricalRules = server.value?.job.site.electricalRules
+    return { units: siteUnits.value, ...electricalRules && { electricalRules } }
+  })
   /** Models added from the firm's catalogue that the server's copy of the site does not have yet. */
   const addedModels = shallowRef<Partial<Catalogue>>({})
   const catalogue = computed(() =>
@@ -100,7 +105,7 @@ export const useWallStore = defineStore('wall', () => {
   const context = computed<PlanContext>(() => ({
     catalogue: catalogue.value,
     rules: rules.value,
-    site: { units: siteUnits.value },
+    site: planSite.value,
   }))
   const serverWall = computed(() => server.value?.job.walls[0])
   const unsaved = computed(() => wall.value !== undefined && !same(wall.value, serverWall.value))
@@ -289,6 +294,7 @@ export const useWallStore = defineStore('wall', () => {
     lost,
     looking,
     siteUnits,
+    planSite,
     addedModels,
     catalogue,
     rules,

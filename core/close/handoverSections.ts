@@ -3,7 +3,7 @@ import { mergedForPaper } from '../findings/merged'
 import { authorText, RESULT_NAMES } from '../log'
 import type { Block } from '../sheet'
 import { quantityToString } from '../units'
-import { scheduleOf } from '../wire'
+import { drawOneLine, scheduleOf } from '../wire'
 import { checkBlocks } from './checkTable'
 import { failedHoles } from './failedHoles'
 import { getOutOf } from './getOut'
@@ -160,7 +160,8 @@ export function fastenerBlocks({ of: { catalogue }, screens, fine, show }: Print
 }
 
 /** Circuits with their screens and loads. */
-export function circuitBlocks({ of: { plan }, labels }: Printed): Block[] {
+export function circuitBlocks({ of: { plan }, labels, paper, show }: Printed): Block[] {
+  const width = paper.width - 2 * paper.margin
   return [
     { heading: 'Circuits' },
     ...(plan.wiring.circuits.length === 0
@@ -180,6 +181,15 @@ export function circuitBlocks({ of: { plan }, labels }: Printed): Block[] {
               `${Math.round(share.value)} %`,
             ]),
           },
+          ...plan.wiring.circuits.flatMap((circuit): Block[] => {
+            const { height } = drawOneLine(circuit, plan.wiring, { x: 0, y: 0, width }, show)
+            return height === 0
+              ? []
+              : [{
+                  height: height + 2,
+                  drawing: (x, y) => drawOneLine(circuit, plan.wiring, { x, y, width }, show).shape,
+                }]
+          }),
         ]),
   ]
 }

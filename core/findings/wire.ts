@@ -7,6 +7,71 @@ export const WIRE = {
     meaning: 'The breaker rating or voltage of a circuit is not known.',
     cure: 'Read it at the panel and enter it.',
   },
+  'no-power-source': {
+    severity: ['stop', 'caution'],
+    meaning: 'No circuit or outlet is entered that feeds the displays.',
+    cure: 'Add a circuit or an outlet in Wire, under Power.',
+  },
+  'source-off-wall': {
+    severity: 'stop',
+    meaning: 'A source is entered at a position off the wall.',
+    cure: 'Correct its position, or enter how far away it is if it is elsewhere in the building.',
+  },
+  'source-in-opening': {
+    severity: 'stop',
+    meaning: 'A source is entered inside a door, window or recess.',
+    cure: 'Correct its position.',
+  },
+  'box-on-two-circuits': {
+    severity: 'stop',
+    meaning: 'The screens that one box serves are fed by different circuits.',
+    cure: 'Give each its own box, or name in each circuit which screens it feeds.',
+  },
+  'box-too-full': {
+    severity: 'stop',
+    meaning: 'The cables that enter a box need more room than it has.',
+    cure: 'Use a larger box, or end the chain there.',
+  },
+  'box-fill-not-known': {
+    severity: 'note',
+    meaning: 'Whether a box has room for the cables that enter it is not known.',
+    cure: 'Enter the inside volume of the box and the cross-section of the cable in the catalogue.',
+  },
+  'conductors-at-terminal': {
+    severity: 'note',
+    meaning: 'More conductors meet in a box than a terminal of it is known to take.',
+    cure: 'Join them in the box with a connector and one tail to the device.',
+  },
+  'voltage-drop': {
+    severity: 'caution',
+    meaning: 'A circuit loses more than 3 % of its voltage on the way to its farthest box.',
+    cure: 'Use a cable of a larger cross-section, or bring the circuit from a board that is nearer.',
+  },
+  'voltage-drop-too-great': {
+    severity: 'stop',
+    meaning: 'A circuit loses more than 5 % of its voltage on the way from the service to its farthest box.',
+    cure: 'Use a cable of a larger cross-section, or bring the circuit from a board that is nearer.',
+  },
+  'voltage-drop-not-known': {
+    severity: 'note',
+    meaning: 'The voltage drop of a circuit is not known.',
+    cure: 'Enter the cross-section of the cable in the catalogue, and the distances in Wire.',
+  },
+  'electrical-rules-not-known': {
+    severity: 'caution',
+    meaning: 'It is not known by which electrical rules the site is wired.',
+    cure: 'Choose them under the site’s details.',
+  },
+  'cable-rating-not-known': {
+    severity: 'stop',
+    meaning: 'The breaker rating of a power cable is not known, so that it cannot be chosen.',
+    cure: 'Enter its max breaker rating in the catalogue.',
+  },
+  'cable-model-not-known': {
+    severity: 'stop',
+    meaning: 'A cable was chosen manually that the catalogue does not have.',
+    cure: 'Choose another model in Wire, or enter this one in the catalogue.',
+  },
   'source-gone': {
     severity: 'stop',
     meaning: 'A source was at a feature that is no longer on the wall.',

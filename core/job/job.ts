@@ -28,4 +28,4 @@ export type Job = InferType<typeof jobSchema>
  * What a wall is planned with beside itself: the models it uses, the firm's rules, and the site's units, in which bits
  * and round figures are chosen.
  */
-export interface PlanContext { catalogue: Catalogue, rules: Rules, site?: Pick<Site, 'units'> }
+export interface PlanContext { catalogue: Catalogue, rules: Rules, site?: Pick<Site, 'units' | 'electricalRules'> }

@@ -40,7 +40,12 @@ export const revisionSchema = group(
     after: text('Id of the previous revision, from which changes were kept to a minimum'),
     tag: text('What the ids of its new holes end in, which no other device makes'),
     names: list(name(), LIMITS.log, 'Ids that holes had in earlier revisions and not in this one'),
-    site: group({ id: name(), name: text(), units: must(oneOf(['metric', 'imperial'])) }),
+    site: group({
+      id: name(),
+      name: text(),
+      units: must(oneOf(['metric', 'imperial'])),
+      electricalRules: oneOf(['nec', 'iec']),
+    }),
     wall: whole({ id: name() }).required('is missing').meta({ label: 'The wall at issue' }),
     catalogue: catalogueSchema,
     rules: rulesSchema,

@@ -11,6 +11,7 @@ export const siteSchema = group({
   name: name(),
   units: must(oneOf(['metric', 'imperial'])),
   demo: flag('Whether it is a demo, which plans readings of simulated instruments'),
+  electricalRules: oneOf(['nec', 'iec'], 'Electrical rules on this site; absent: the stricter of both'),
   contacts: list(group({ name: name('Name'), for: text('Role'), phone: text('Telephone') }), 50, 'Contacts'),
   address: note('Address'),
   access: note('Access: how to get in and who opens'),

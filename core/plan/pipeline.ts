@@ -1,5 +1,5 @@
 import { hangingOrders } from '../hang'
-import { LIMITS, type Catalogue, type PlanContext, type Rules, type Wall } from '../job'
+import { LIMITS, type Catalogue, type PlanContext, type Rules, type Site, type Wall } from '../job'
 import { withDrilled, type AsBuilt } from '../log'
 import { mark } from '../mark'
 import { remember, steady } from '../memo'
@@ -40,12 +40,13 @@ export function pipeline() {
   const drilled = remember(2, (wall: Wall, holes: AsBuilt['holes']) => withDrilled(wall, { holes }))
   const carrying = remember(2, carryingWall)
   const ruling = remember(2, (chosen: Rules, own: Wall['rules']): Rules => (own ? { ...chosen, ...own } : chosen))
-  const context = remember(4, (catalogue: Catalogue, rules: Rules, units: UnitSystem): PlanContext =>
-    ({ catalogue, rules, site: { units } }))
+  const context = remember(4, (
+    catalogue: Catalogue, rules: Rules, units: UnitSystem, electricalRules: Site['electricalRules'],
+  ): PlanContext => ({ catalogue, rules, site: { units, ...electricalRules && { electricalRules } } }))
   return {
     /** What a wall is planned with, its own rules among it: the same object for the same parts. */
     contextFor: ({ catalogue, rules, site }: PlanContext, { rules: own }: Pick<Wall, 'rules'>) =>
-      context(catalogue, ruling(rules, own), site?.units ?? 'metric'),
+      context(catalogue, ruling(rules, own), site?.units ?? 'metric', site?.electricalRules),
     slotUse: remember(EVERY_ARRAY, usingSlots),
     /** The wall as it carries, with what drilling told of it. */
     wallOf: (document: Wall, holes: AsBuilt['holes'], rules: Parameters<typeof carryingWall>[1]) =>

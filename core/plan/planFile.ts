@@ -64,12 +64,14 @@ function publishArray({ positions, ...array }: ArrayPlan) {
 
 /** How a wall is wired, as published. */
 const publishWiring = ({ circuits, boxes, routes, cables, links }: Wiring) => ({
-  circuits: circuits.map(({ id, screens, watts, amps, share }) => ({
+  circuits: circuits.map(({ id, screens, watts, amps, share, drop, chain }) => ({
     id,
     screens,
     watts,
     amps,
     share: share.value / 100,
+    drop: drop?.volts ?? null,
+    boxes: chain.map(({ box }) => box),
   })),
   boxes: boxes.map(({ id, x, y, bay: [left, right], cutout, held }) => ({
     id,

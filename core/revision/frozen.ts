@@ -28,7 +28,7 @@ export interface Frozen extends PlanContext {
   tag?: string
   /** Names that holes had in earlier revisions and not in this one: none of them is used again. */
   names?: string[]
-  site: Pick<Site, 'id' | 'name' | 'units' | 'zone'>
+  site: Pick<Site, 'id' | 'name' | 'units' | 'zone' | 'electricalRules'>
   wall: Wall
   built: FrozenBuilt
   plan: FrozenPlan
@@ -68,7 +68,13 @@ export function freeze(
       ...(after !== undefined && { after }),
       ...(tag !== undefined && { tag }),
       ...(earlier.length > 0 && { names: earlier }),
-      site: { id: site.id, name: site.name, units: site.units, ...(site.zone !== undefined && { zone: site.zone }) },
+      site: {
+        id: site.id,
+        name: site.name,
+        units: site.units,
+        ...(site.electricalRules !== undefined && { electricalRules: site.electricalRules }),
+        ...(site.zone !== undefined && { zone: site.zone }),
+      },
       wall: wallOf(wall),
       catalogue,
       rules,

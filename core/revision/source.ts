@@ -42,9 +42,9 @@ const ofRevision = ({
 
 /** The plan of the moment, to be looked at and not to be drilled from. */
 export function draftOf(job: Job, wall: Wall): SheetSource {
-  const { site: { id, name, units }, catalogue } = job
+  const { site: { id, name, units, electricalRules }, catalogue } = job
   return {
-    site: { id, name, units },
+    site: { id, name, units, ...electricalRules !== undefined && { electricalRules } },
     rules: contextOf(job).rules,
     wall,
     catalogue,

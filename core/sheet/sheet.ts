@@ -6,24 +6,24 @@ import { label } from './text'
 export interface Sheet { pages: Shape[], paper: Paper }
 
 /** What stands at the foot of every page: what the product does not do, and how many pages there are. */
-export function footLine({ width, height, margin }: Paper, page: number, pages: number): Shape {
+export function footLine({ width, height, margin }: Paper, page: number, pages: number, type = 2.6): Shape {
   return group(
     {},
     label(
       'Planning aid. Makers’ instructions, local code and licensed trades take precedence. Isolate and prove dead. '
       + 'Detect live cables before drilling.',
       margin,
-      height - margin - 3.4,
-      2.6,
+      height - margin - 1.3 * type,
+      type,
     ),
     label(
       'Not checked: the studs, slab or ceiling themselves, and earthquake restraint. Ask an engineer where these may '
       + 'govern.',
       margin,
       height - margin,
-      2.6,
+      type,
     ),
-    label(`page ${page} of ${pages}`, width - margin, height - margin, 2.6, { 'text-anchor': 'end' }),
+    label(`page ${page} of ${pages}`, width - margin, height - margin, type, { 'text-anchor': 'end' }),
   )
 }
 

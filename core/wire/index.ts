@@ -6,13 +6,16 @@ import { baysOf } from './bays'
 import { boreFor } from './routes/bore'
 import { isSignal, type BoxPlan } from './boxes/boxes'
 import { placeBoxes } from './boxes/placeBoxes'
-import { cablesOf } from './cables/cables'
+import { cablesOf, stretchesTo, type CablePlan } from './cables/cables'
 import { thickestOf } from './cables/choose'
 import { packCircuits, type Feed } from './circuits/circuits'
 import { heatOf, shareOf, type Load } from './circuits/draw'
+import { dropOf } from './circuits/drop'
 import { lookFirst } from './routes/lookFirst'
+import { looped } from './routes/looped'
+import { reaching } from './routes/reach'
 import { portsOf, type Link } from './cables/ports'
-import { heightsOf, routesOf, type NoWay, type Wanted } from './routes/routes'
+import { heightsOf, routesOf, type NoWay, type RoutePlan, type Wanted } from './routes/routes'
 import { screensOf, type Screen } from './screens'
 import { isOutside } from './boxes/fit'
 import { isFeed, nameOfSource } from './sources'
@@ -39,6 +42,7 @@ export { wireFindings } from './findings'
 export { scheduleOf, type ScheduleLine } from './print/schedule'
 export { drawElectrician } from './print/electrician'
 export { drawLabels } from './print/labels'
+export { drawOneLine } from './print/oneLine'
 
 /** Screens that wait for no delay of their own start so long after one another, s. */
 const STAGGER = 1
@@ -97,7 +101,7 @@ function wantedWays(
         other => other.kind === 'kit-lower' && other.held && other.for.some(id => box.for.includes(id)),
       )
       if (lower)
-        return [{ id: `to-${box.id}`, box, kind: 'power', source: undefined, lower, hole: bundle(['power']) }]
+        return [{ id: `to-${box.id}`, box, kind: 'power', source: undefined, before: lower, hole: bundle(['power']) }]
       noWay.push({ box: box.id, why: words`it has no lower box to feed it` })
       return []
     }
@@ -110,7 +114,7 @@ function wantedWays(
 }
 
 /** A circuit with the screens that it feeds, and how far it is used. */
-function circuitOf(feed: Feed, source: Source, loads: Load[]): CircuitPlan {
+function circuitOf(feed: Feed, source: Source, loads: Load[]): Omit<CircuitPlan, 'chain' | 'drop'> {
   const share = shareOf(loads, feed)
   return {
     id: feed.id,
@@ -121,6 +125,37 @@ function circuitOf(feed: Feed, source: Source, loads: Load[]): CircuitPlan {
     amps: share.working[0]!.value,
     share,
     starts: startsOf(loads),
+    breaker: feed.amps,
+    volts: feed.volts,
+  }
+}
+
+/** A circuit with its boxes in the order in which they are fed, and what it loses to the farthest. */
+function asWired(
+  circuit: Omit<CircuitPlan, 'chain' | 'drop'>, routes: RoutePlan[], cables: CablePlan[],
+): CircuitPlan {
+  const chain: CircuitPlan['chain'] = []
+  // A route from a box follows the one to it: boxes come in the order in which they are fed.
+  for (const { from, to, kind } of routes) {
+    const isFed = from === circuit.id || chain.some(({ box }) => box === from)
+    if (kind === 'power' && isFed) chain.push({ box: to, from })
+  }
+  const stretches = stretchesTo(chain.map(({ box }) => box), cables, routes)
+  return { ...circuit, chain, ...(stretches && { drop: dropOf(stretches, circuit.amps, circuit.volts) }) }
+}
+
+/** The screens of a wall shared out among its circuits: what each feeds, what feeds each screen, and what is left. */
+function sharedOut(wall: Wall, loads: Load[]) {
+  const known = (wall.sources ?? []).filter(isFeed).flatMap((source): { source: Source, feed: Feed }[] => {
+    const { id, amps, volts, loaded = 0, for: only } = source
+    if (amps === undefined || volts === undefined) return []
+    return [{ source, feed: { id, amps, volts, loaded, ...(only && { for: only }) } }]
+  })
+  const { fed, left } = packCircuits(loads.filter(({ power }) => power), known.map(({ feed }) => feed))
+  return {
+    drawn: known.map(({ source, feed }, n) => circuitOf(feed, source, fed[n]!)),
+    feeding: new Map(known.flatMap(({ source }, n) => fed[n]!.map(({ screen }) => [screen, source] as const))),
+    left,
   }
 }
 
@@ -137,16 +172,7 @@ export function wire(
   const { catalogue, rules, site } = context
   const screens = screensOf(wall, arrays, catalogue)
   const loads = loadsOf(screens)
-  const sources = (wall.sources ?? []).filter(isFeed)
-  const feeds = sources.flatMap(({ id, amps, volts, loaded = 0 }): Feed[] =>
-    amps !== undefined && volts !== undefined ? [{ id, amps, volts, loaded }] : [],
-  )
-  const { fed, left } = packCircuits(loads.filter(({ power }) => power), feeds)
-  const feeding = new Map(
-    feeds.flatMap((feed, n) =>
-      fed[n]!.map(({ screen }) => [screen, sources.find(({ id }) => id === feed.id)!] as const),
-    ),
-  )
+  const { drawn, feeding, left } = sharedOut(wall, loads)
   const { links, unported } = portsOf(wall, screens, catalogue.cables ?? [])
 
   const boxes = placeBoxes({ wall, members, arrays, screens, models: catalogue.boxes ?? [], rules })
@@ -158,7 +184,9 @@ export function wire(
   ]
   const apart = (rules.signalBesidePower ?? 'own-bay') === 'own-bay'
   const ways = waysOf(wall, bays, members, heightsOf(wanted, wall), plates)
-  const found = routesOf(ways, wanted, cases, apart, rules)
+  const reach = reaching(ways)
+  const chained = looped(wanted, { ways, rules, reach })
+  const found = routesOf(ways, chained, { cases, apart, rules, reach })
   const cables = cablesOf({
     wall,
     screens: new Map(screens.map(screen => [screen.id, screen])),
@@ -166,10 +194,12 @@ export function wire(
     routes: found.routes,
     links,
     feeds: feeding,
+    currents: new Map(drawn.map(({ id, amps, volts }) => [id, { amps, volts }])),
     catalogue: catalogue.cables ?? [],
     rules,
+    electricalRules: site?.electricalRules,
   })
-  const look = bays.length > 0 ? lookFirst(ways, wanted, found.routes, apart, rules) : undefined
+  const look = bays.length > 0 ? lookFirst(ways, chained, found.routes, apart, rules) : undefined
   return {
     routes: found.routes,
     noWay: [...noWay, ...found.noWay],
@@ -179,10 +209,10 @@ export function wire(
     works: worksOf(found.routes, cables, cases, isOutside(wall), site?.units),
     bays,
     ...(look && { look }),
-    circuits: feeds.map((feed, n) => circuitOf(feed, sources.find(({ id }) => id === feed.id)!, fed[n]!)),
+    circuits: drawn.map(circuit => asWired(circuit, found.routes, cables)),
     boxes,
     loads,
-    left: feeds.length > 0 ? left : [],
+    left: drawn.length > 0 ? left : [],
     heat: heatOf(loads, site?.units),
   }
 }

@@ -3,6 +3,7 @@ import type { Bay } from './bays'
 import type { BoxPlan } from './boxes/boxes'
 import type { CablePlan } from './cables/cables'
 import type { Load } from './circuits/draw'
+import type { Drop } from './circuits/drop'
 import type { LookFirst } from './routes/lookFirst'
 import type { Link, Ports } from './cables/ports'
 import type { NoWay, RoutePlan } from './routes/routes'
@@ -20,6 +21,13 @@ export interface CircuitPlan {
   amps: number
   /** Share of its breaker that is used, %, with its working. */
   share: Figure
+  /** Its breaker, A, and its voltage. */
+  breaker: number
+  volts: number
+  /** Its power boxes in the order in which they are fed: each from the one before it, or from the source. */
+  chain: { box: string, from: string }[]
+  /** What it loses to its farthest box; absent where a length, a model or its cross-section is not known. */
+  drop?: Drop
   /** When each screen starts after the first, s. */
   starts: { screen: string, after: number }[]
 }

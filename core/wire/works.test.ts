@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { SCREENS, wiredWall } from '../../tests/fixtures/wired'
+import { ownCircuits, SCREENS, wiredWall } from '../../tests/fixtures/wired'
 import { tableOf } from '../mark/sheet'
 import type { CableModel, Wall } from '../job'
 import { carriedTo, missesBay } from './routes/carriedBay'
 
 const CABLES: CableModel[] = [
-  { id: 'p25', kind: 'power', diameter: 10, lengths: [25_000], inWall: true },
+  { id: 'p25', kind: 'power', diameter: 10, lengths: [25_000], inWall: true, amps: 20, area: 2.5 },
   { id: 'cord', kind: 'cord', diameter: 7, lengths: [1000, 2000, 3000] },
   {
     id: 'hd',
@@ -18,23 +18,28 @@ const CABLES: CableModel[] = [
   },
 ]
 const wired = (change?: Parameters<typeof wiredWall>[1]) => wiredWall(CABLES, change)
+/** The same with a circuit, and so a home run, for each box. */
+const apart = (change: Parameters<typeof wiredWall>[1] = () => {}) => wired((wall, job) => {
+  ownCircuits(wall)
+  change(wall, job)
+})
 
 describe('what all routes have opened and closed', () => {
   it('is counted once where several share it: two rows drop in one bay through one hole, and past one opening', () => {
-    const plain = wired()
+    const plain = apart()
     expect([plain.works.bores.length, plain.works.seals, plain.works.openings.length]).toEqual([3, 3, 0])
     // Two cables of 10: √(2 · 100 ÷ 0.31) = 25.4, so a bit of 28.
     expect(plain.works.bores.map(({ diameter, cables }) => [diameter, cables])).toEqual(
       Array.from({ length: 3 }, () => [28, 2]),
     )
     expect(plain.works.minutes).toBeCloseTo(plain.routes.reduce((sum, { minutes }) => sum + minutes, 0) - 3 * 12, 9)
-    const blocked = wired((wall) => { wall.blocking = [{ id: 'k1', y: 2700, found: true }] })
+    const blocked = apart((wall) => { wall.blocking = [{ id: 'k1', y: 2700, found: true }] })
     expect([blocked.works.openings.length, blocked.works.patches, blocked.works.bores.length]).toEqual([3, 3, 6])
     expect(blocked.works.minutes).toBeCloseTo(plain.works.minutes + 3 * 42, 9)
   })
 
   it('on a solid wall is raceway: what lies over each other is one run, as wide as its fullest stretch', () => {
-    const { works, routes, boxes } = wired((wall, job) => {
+    const { works, routes, boxes } = apart((wall, job) => {
       wall.structure = { kind: 'concrete', thickness: 200, strength: 28 }
       Object.assign(job.catalogue.boxes![0]!, { surface: true, depth: 42 })
     })
@@ -48,7 +53,7 @@ describe('what all routes have opened and closed', () => {
   })
 
   it('cuts cables from as few reels as hold them', () => {
-    const { works: { reels: [reel] }, cables } = wired()
+    const { works: { reels: [reel] }, cables } = apart()
     const pieces = cables.filter(({ kind }) => kind === 'power')
     const whole = pieces.reduce((sum, { needed }) => sum + needed.value, 0)
     // Six of about 10 m: two of 25 m each hold two and a piece more, so three.
@@ -56,11 +61,11 @@ describe('what all routes have opened and closed', () => {
   })
 
   it('bores studs within what they may lose, and puts steel plates where the hole comes near a face', () => {
-    const across = (depth: number) => wired((wall) => {
+    const across = (depth: number) => apart((wall) => {
       wall.void = { above: 'none', below: 'none' }
       wall.bearing = false
       wall.structure.memberDepth = depth
-      Object.assign(wall.sources![0]!, { kind: 'outlet', feature: 'o1' })
+      for (const source of wall.sources!) Object.assign(source, { kind: 'outlet', feature: 'o1' })
     })
     const [deep, shallow] = [across(140), across(70)]
     expect(deep.routes.every(({ legs }) => legs.some(({ method }) => method === 'across a stud'))).toBe(true)
@@ -85,7 +90,7 @@ describe('what all routes have opened and closed', () => {
 
 describe('marks', () => {
   it('of a cut-out are its four corners, each from the datum and the level line, with its size; of a bore its bit', () => {
-    const { plan, boxes, works } = wired((wall) => {
+    const { plan, boxes, works } = apart((wall) => {
       wall.blocking = [{ id: 'k1', y: 2700, found: true }]
     })
     const { marks } = plan.marking
@@ -299,7 +304,7 @@ describe('what is said', () => {
       'a plate that the hole takes half of',
       (wall, job) => {
         wall.structure.memberDepth = 70
-        job.catalogue.cables![0]!.diameter = 18
+        job.catalogue.cables![0]!.diameter = 30
       },
       'caution',
       'plate-weakened',

@@ -103,6 +103,7 @@ export const PLACE_FIELDS = [
   'access',
   'parking',
   'delivery',
+  'electricalRules',
   'zone',
   'windows',
   'noise',

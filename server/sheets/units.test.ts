@@ -58,7 +58,9 @@ async function everyText(job: Job, wall: Wall, units: UnitSystem): Promise<strin
   const sheets: (Sheet | string)[] = [
     String(await sheetFile(source, 'svg', options)), ...templates === undefined ? [] : [String(templates)],
     drawHandover(handedOverOf(job, wall), { paper: units === 'metric' ? 'a4' : 'letter', units }),
-    drawElectrician({ site: job.site.name, wall, cases, wiring: plan.wiring, units }, PAPERS[paper]),
+    drawElectrician({
+      site: job.site.name, wall, cases, wiring: plan.wiring, electricalRules: job.site.electricalRules, units,
+    }, PAPERS[paper]),
     drawLabels(schedule, PAPERS[paper], units),
   ]
   return [...sentencesOf({ ...plan, marking: undefined }, units), ...csv.flatMap(cellsOf), ...sheets.flatMap(linesOf)]

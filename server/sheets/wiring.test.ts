@@ -14,7 +14,8 @@ function planned(site: Parameters<typeof demoJob>[0], id: string) {
   const wall = job.walls.find(wall => wall.id === id)!
   const plan = planWall(wall, contextOf(job))
   const cases = plan.arrays.flatMap(({ positions }) => positions.map(({ outer }) => outer))
-  return { wall, wiring: plan.wiring, electrician: { site: job.site.name, wall, cases, wiring: plan.wiring } }
+  const { site: { name, electricalRules } } = job
+  return { wall, wiring: plan.wiring, electrician: { site: name, wall, cases, wiring: plan.wiring, electricalRules } }
 }
 
 describe('the electrician’s sheet', () => {

@@ -139,6 +139,7 @@ export const TASKS = {
               wall,
               cases: arrays.flatMap(({ positions }) => positions.map(({ outer }) => outer)),
               wiring,
+              electricalRules: site.electricalRules,
               units,
               precision,
             },

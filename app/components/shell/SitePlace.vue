@@ -19,6 +19,12 @@ const TEXTS = [
   ['parking', 'Parking'],
   ['delivery', 'Lift and deliveries'],
 ] as const
+const RULES = [
+  { value: '', label: 'not chosen: the stricter of both' },
+  { value: 'iec', label: 'IEC 60364 and what follows it' },
+  { value: 'nec', label: 'NEC (NFPA 70)' },
+] as const
+const rulesName = (rules: string | undefined) => RULES.find(({ value }) => value === (rules ?? ''))!.label
 const said = ({ days, from, to }: Window) =>
   `${days.map(day => DAY_LETTERS[day]).join(' ') || 'no day'} ${from} to ${to}${to <= from ? ' next day' : ''}`
 const form = reactive({
@@ -26,6 +32,7 @@ const form = reactive({
   access: '',
   parking: '',
   delivery: '',
+  electricalRules: '',
   zone: '',
   windows: [] as Window[],
   noise: [] as Window[],
@@ -40,6 +47,7 @@ function edit() {
     access: now.access ?? '',
     parking: now.parking ?? '',
     delivery: now.delivery ?? '',
+    electricalRules: now.electricalRules ?? '',
     zone: now.zone ?? '',
     windows: now.windows ?? [],
     noise: now.noise ?? [],
@@ -66,6 +74,7 @@ async function save() {
           access: text(form.access),
           parking: text(form.parking),
           delivery: text(form.delivery),
+          electricalRules: form.electricalRules || null,
           zone: text(form.zone),
           windows: form.always ? null : form.windows,
           noise: form.loud ? null : form.noise,
@@ -111,6 +120,12 @@ async function save() {
       </template>
       <div>
         <dt class="text-xs text-ink-soft">
+          Electrical rules
+        </dt>
+        <dd>{{ rulesName(place.electricalRules) }}</dd>
+      </div>
+      <div>
+        <dt class="text-xs text-ink-soft">
           Access hours{{ place.zone ? `, ${place.zone} time` : '' }}
         </dt>
         <dd v-for="(window, n) in place.windows ?? []" :key="n" class="figures">
@@ -143,6 +158,13 @@ async function save() {
     <form v-else class="space-y-2" novalidate @submit.prevent="save">
       <FieldFrame v-for="[key, label] in TEXTS" :id="`place-${key}`" :key="key" :label="label">
         <textarea :id="`place-${key}`" v-model="form[key]" class="field-input !py-1" rows="2" maxlength="2000" />
+      </FieldFrame>
+      <FieldFrame id="place-rules" label="Electrical rules" hint="Local amendments come first.">
+        <select id="place-rules" v-model="form.electricalRules" class="field-input">
+          <option v-for="{ value, label } in RULES" :key="value" :value="value">
+            {{ label }}
+          </option>
+        </select>
       </FieldFrame>
       <FieldFrame id="place-zone" label="Time zone" hint="For example Europe/Oslo. Leave empty to use the firm’s.">
         <input id="place-zone" v-model="form.zone" class="field-input" autocomplete="off">

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { Plus } from 'lucide-vue-next'
+import { Plus, Workflow } from 'lucide-vue-next'
 import { itemName, type Source } from '~~/core/job'
-import { isOutside } from '~~/core/wire'
+import { isOutside, type CircuitPlan } from '~~/core/wire'
 import { FEEDERS } from './useCableChoice'
 
 /** The circuits and outlets that can feed the screens, how far each is used, and when each screen starts. */
 const store = useWallStore()
 const { plan } = useWallPlan()
-const { labels } = useWire()
+const { labels, boxOf, oneLine } = useWire()
 const { withUnit } = useUnits()
 const { readNumber, figure, change } = useSourceFields()
 const wiring = computed(() => plan.value?.wiring)
@@ -26,6 +26,14 @@ const outlets = computed(() =>
 const outside = computed(() => store.wall !== undefined && isOutside(store.wall))
 
 const FIGURES = [['amps', 'Breaker (A)'], ['volts', 'Voltage (V)'], ['loaded', 'Other load (A)']] as const
+const LOOPS = [{ value: 'chain', label: 'in a chain' }, { value: 'tree', label: 'in a tree' }]
+const nameOfBox = (id: string) => itemName(boxOf(id) ?? { id })
+/** How current reaches the boxes of a circuit: a chain reads on, a branch names the box that it comes from. */
+const chainSaid = ({ chain }: CircuitPlan) => chain
+  .map(({ box, from }, n) => n === 0 || from === chain[n - 1]!.box
+    ? nameOfBox(box)
+    : `${nameOfBox(box)} (from ${boxOf(from) ? nameOfBox(from) : 'the source'})`)
+  .join(' → ')
 const PROTECTED = [{ value: '', label: 'not known' }, { value: 'yes', label: 'yes' }, { value: 'no', label: 'no' }]
 const { optionsFor, bring, take, offersNone } = useCableChoice()
 function add(kind: 'circuit' | 'outlet', feature?: string) {
@@ -51,13 +59,16 @@ function fedBy(id: string): string {
     <p v-if="sources.length === 0" class="text-sm">
       Add the circuits that feed the screens: a panel circuit with its breaker, or an existing outlet.
     </p>
-    <div
-      v-if="sources.length > 0"
-      class="max-h-68 space-y-2 overflow-y-auto"
-      tabindex="0"
-      role="group"
-      aria-label="Circuits and outlets"
+    <button
+      v-if="wiring && wiring.circuits.some(({ screens }) => screens.length > 0)"
+      type="button"
+      class="press w-full"
+      :aria-pressed="oneLine"
+      @click="oneLine = !oneLine"
     >
+      <Workflow class="size-4" aria-hidden="true" /> {{ oneLine ? 'Show the wall' : 'Show one-line diagram' }}
+    </button>
+    <div v-if="sources.length > 0" class="space-y-2" role="group" aria-label="Circuits and outlets">
       <SourceCard
         v-for="source in sources"
         :key="source.id"
@@ -74,6 +85,20 @@ function fedBy(id: string): string {
             :shown="source[key] === undefined ? '' : String(source[key])"
             :read="readNumber"
             :actions="figure(source.id, key)"
+          />
+        </div>
+        <div v-if="source.kind === 'circuit'" class="mt-1 grid grid-cols-2 gap-2">
+          <TypedField
+            label="Drop before board (%)"
+            :shown="source.feederDrop === undefined ? '' : String(source.feederDrop)"
+            :read="readNumber"
+            :actions="figure(source.id, 'feederDrop')"
+          />
+          <ChoiceField
+            label="Boxes looped"
+            :value="source.loop ?? 'chain'"
+            :options="LOOPS"
+            :commit="value => change('Looping', source.id, { loop: value === 'tree' ? 'tree' : undefined })"
           />
         </div>
         <div class="mt-1 grid grid-cols-2 gap-2">
@@ -97,6 +122,10 @@ function fedBy(id: string): string {
         />
         <template v-if="planOf(source.id)" #after>
           <FigureLine label="Circuit load" :figure="planOf(source.id)!.share" />
+          <FigureLine v-if="planOf(source.id)!.drop" label="Voltage drop" :figure="planOf(source.id)!.drop!.share" />
+          <p v-if="planOf(source.id)!.chain.length > 0" class="text-sm" data-testid="chain">
+            Boxes in order: {{ chainSaid(planOf(source.id)!) }}
+          </p>
           <p class="py-1 text-sm" data-testid="feeds">
             {{ fedBy(source.id) }}
           </p>

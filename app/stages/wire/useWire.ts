@@ -25,6 +25,8 @@ export function useWire() {
   const boxOf = (id: string) => plan.value?.wiring.boxes.find(box => box.id === id)
   return {
     panel: useScreenState<WirePanel>('wire-panel', () => 'power'),
+    /** Whether the circuits are drawn as one-line diagrams in place of the wall. */
+    oneLine: useScreenState<boolean>('wire-one-line', () => false),
     /** Which leg of the route is followed, from 0. */
     leg: useScreenState<number>('wire-leg', () => 0),
     /** Whether a hand on the drawing tells where a line stopped, and how high it said so last. */

@@ -29,7 +29,7 @@ function wired(boxes: Wall['boxes'], change: (job: Job) => void = () => {}) {
     plan,
     boxes: plan.wiring.boxes,
     said: plan.findings
-      .filter(({ stage, severity }) => stage === 'wire' && severity === 'stop')
+      .filter(({ stage, severity, code }) => stage === 'wire' && severity === 'stop' && code !== 'no-power-source')
       .map(({ code, message, remedy }) => [
         code,
         textToString(message, 'metric'),

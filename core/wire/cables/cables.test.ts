@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { SCREENS, wiredWall } from '../../../tests/fixtures/wired'
+import { ownCircuits, SCREENS, wiredWall } from '../../../tests/fixtures/wired'
 import type { CableModel } from '../../job'
 import { textToString } from '../../units'
 import { boreFor, filled, guardPlates } from '../routes/bore'
@@ -17,7 +17,7 @@ const cable = (id: string, kind: string, change: Partial<CableModel> = {}): Cabl
   ...change,
 })
 const CABLES = [
-  cable('p25', 'power', { diameter: 10, lengths: [25_000, 50_000], amps: 20 }),
+  cable('p25', 'power', { diameter: 10, lengths: [25_000, 50_000], amps: 20, area: 2.5 }),
   cable('cord', 'cord', { plug: { width: 26, height: 20 }, inWall: false }),
   cable('hd', 'picture', { diameter: 7.3, plug: { width: 21, height: 11 }, farthest: 5000 }),
   cable('fibre', 'picture', {
@@ -33,6 +33,7 @@ const CABLES = [
 
 /** The example wall with a pass-through beside each power box, and a player 4 m away. */
 const wired = (change: Parameters<typeof wiredWall>[1] = () => {}) => wiredWall(CABLES, (wall, job) => {
+  ownCircuits(wall)
   wall.rules = { signalBesidePower: 'apart-in-one-bay' }
   wall.sources!.push({ id: 'pl', kind: 'player', away: 4000 })
   wall.boxes!.push(
@@ -111,7 +112,9 @@ describe('a cable’s length', () => {
   })
 
   it('is not known, nor taken, where nobody measured what is beyond the wall', () => {
-    const plan = wired((wall) => { delete wall.sources![0]!.away })
+    const plan = wired((wall) => {
+      for (const source of wall.sources!) if (source.kind === 'circuit') delete source.away
+    })
     expect([of(plan, 'power-b-r1c1').taken, of(plan, 'power-b-r1c1').unknown]).toEqual([
       undefined,
       'the distance from circuit s1 to where its cable enters',
@@ -120,7 +123,7 @@ describe('a cable’s length', () => {
       severity: 'caution',
       code: 'cable-length-not-known',
       message: expect.stringMatching(
-        /^The distance from circuit s1 to where its cable enters is not known.* box b-r1c1, /,
+        /^The distance from circuit s1 to where its cable enters is not known.* box b-r1c1\./,
       ),
       remedy: 'Measure it and enter it in Wire.',
     })
@@ -139,7 +142,7 @@ describe('a cable’s length', () => {
   })
 
   it('in a chain is the pitch of like screens, slack at both, and 200 at either socket', () => {
-    const plan = wired((wall) => { Object.assign(wall.sources![1]!, { by: 'chain' }) })
+    const plan = wired((wall) => { Object.assign(wall.sources!.at(-1)!, { by: 'chain' }) })
     const hop = plan.cables.find(({ kind, port }) => kind === 'loop' && port === undefined)!
     // Rows are 576.8 apart: column by column the longest hop is 1022.0 + …, from the foot of one to the foot of the
     // next.
@@ -151,7 +154,7 @@ describe('a cable’s length', () => {
 
   it('is taken from what the source is plugged in with, where no lead made for chains is long enough', () => {
     const plan = wired((wall, job) => {
-      Object.assign(wall.sources![1]!, { by: 'chain' })
+      Object.assign(wall.sources!.at(-1)!, { by: 'chain' })
       job.catalogue.cables!.find(({ id }) => id === 'loop')!.lengths = [500]
     })
     expect(plan.cables.filter(({ kind }) => kind === 'loop').every(({ model }) => model?.kind === 'picture')).toBe(true)
@@ -162,9 +165,7 @@ describe('what a cable may do', () => {
   type Wanted = Partial<Omit<Parameters<typeof chooseCable>[0], 'needed'>> & { needed?: number }
   const fault = ({ needed = 2000, ...duty }: Wanted, byHand?: string, cables = CABLES) => {
     const { fault: found } = chooseCable(
-      { kind: 'picture', needed: () => needed, inWall: true, plenum: false, ...duty }, cables,
-      cables.find(({ id }) => id === byHand),
-    )
+      { kind: 'picture', needed: () => needed, inWall: true, plenum: false, ...duty }, cables, byHand)
     return found && [found.code, textToString(found.message, 'metric'), textToString(found.remedy, 'metric')]
   }
   it.each<[string, Parameters<typeof fault>, string, RegExp]>([
@@ -182,6 +183,12 @@ describe('what a cable may do', () => {
       /plenum/,
     ],
     ['so is what is too thin for its breaker', [{ kind: 'power', amps: 32 }], 'cable-too-thin', /32 A breaker/],
+    ['so is a power cable without a rating', [{ kind: 'power', amps: 16 }, undefined, [cable('bare', 'power')]],
+      'cable-rating-not-known', /max breaker rating of bare is not known/],
+    ['so is one whose conductors the rules do not allow behind the breaker',
+      [{ kind: 'power', amps: 20, least: { area: 3.31, source: 'NEC 240.4(D)' } }],
+      'cable-too-thin', /at least 3\.31 mm² \(NEC 240\.4\(D\)\), and p25 has less/],
+    ['so is a model that is not in the catalogue', [{}, 'lost'], 'cable-model-not-known', /no cable model lost/],
     ['so is what is stocked too short', [{ needed: 35_000 }], 'cable-too-short', /35000 mm .*fibre.* 30000 mm/],
     [
       'so is what carries too little, and the next kind that reaches is named',

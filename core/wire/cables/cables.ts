@@ -8,6 +8,9 @@ import type { RoutePlan } from '../routes/routes'
 import type { Screen } from '../screens'
 import { reachTo, slackOf } from './slack'
 import { nameOfSource, placeOf } from '../sources'
+import { areaForDrop, type Stretch } from '../circuits/drop'
+import { leastArea, type ElectricalRules } from '../circuits/conductors'
+import type { Current } from '../circuits/circuits'
 
 /** A cable from one end to the other. */
 export interface CablePlan {
@@ -62,6 +65,8 @@ interface Given extends Pick<CablePlan, 'id' | 'kind' | 'from' | 'to' | 'port' |
   byHand?: string
   amps?: number
   instead?: string
+  /** The least cross-section by voltage drop, mm². */
+  area?: number
 }
 
 /** What cables are calculated from. */
@@ -72,8 +77,11 @@ export interface Wired {
   routes: RoutePlan[]
   links: Link[]
   feeds: Map<string, Source>
+  /** What the screens of each circuit draw, by its source. */
+  currents: Map<string, Current>
   catalogue: CableModel[]
   rules: Rules
+  electricalRules: ElectricalRules
 }
 
 const byHand = (model: string | undefined) => model === undefined ? {} : { byHand: model }
@@ -93,19 +101,19 @@ const feedOf = ({ for: screens }: BoxPlan, { feeds }: Wired) =>
 const routeTo = (box: BoxPlan, { routes }: Wired, from?: string) =>
   routes.find(route => route.to === box.id && (from === undefined || route.from === from))
 
-/** The power cable in the wall to a box: from its source, or from the lower box of a kit. */
+/** The power cable in the wall to a box: from its source, from the box before it, or from the lower box of a kit. */
 function powerTo(box: BoxPlan, wired: Wired): Given[] {
   const { wall, boxes } = wired
   const route = routeTo(box, wired)
   if (!route || isSignal(box.kind)) return []
   const source = feedOf(box, wired)
-  const lower = boxes.find(({ id }) => id === route.from)
-  const unknown = lower || !source ? undefined : beyondUnknown(source, wall)
+  const before = boxes.find(({ id }) => id === route.from)
+  const unknown = before || !source ? undefined : beyondUnknown(source, wall)
   return [{
     id: `power-${box.id}`,
     kind: 'power',
     route,
-    from: lower ? `box ${itemName(lower)}` : nameOfSource(source!),
+    from: before ? `box ${itemName(before)}` : nameOfSource(source!),
     to: `box ${itemName(box)}`,
     screen: box.for[0]!,
     ...byHand(box.cable ?? source?.cable),
@@ -113,11 +121,11 @@ function powerTo(box: BoxPlan, wired: Wired): Given[] {
     ...(source?.amps !== undefined && { amps: source.amps }),
     parts: () => [
       { label: 'route', value: route.length },
-      ...(lower || !source ? [] : beyond(source, wall)),
+      ...(before || !source ? [] : beyond(source, wall)),
       { label: 'free length in the box', value: TAILS.box },
       {
         label: 'free length at the start',
-        value: lower ? TAILS.box : placeOf(source!, wall) ? TAILS.source : TAILS.panel,
+        value: before ? TAILS.box : placeOf(source!, wall) ? TAILS.source : TAILS.panel,
       },
     ],
   }]
@@ -267,22 +275,73 @@ const isInAir = (route: RoutePlan | undefined, wall: Wall) =>
       && wall.void?.[Math.max(to.y, from.y) > 0 ? 'above' : 'below'] === 'plenum',
   ) ?? false
 
+/** The power cables from the source to a box, the one into it first: all that is before it on its circuit. */
+function upTo<Cable extends { route?: string }>(box: string, cables: Cable[], routes: RoutePlan[]): Cable[] {
+  const route = routes.find(({ to, kind }) => to === box && kind === 'power')
+  const cable = route && cables.find(each => each.route === route.id)
+  return cable ? [cable, ...upTo(route.from, cables, routes)] : []
+}
+
+/** Of some boxes of a circuit the one that most cable leads to, as that cable; the source's end last. */
+function farthestOf<Cable extends { route?: string }>(
+  boxes: string[], cables: Cable[], routes: RoutePlan[], lengthOf: (cable: Cable) => number,
+): Cable[] {
+  const total = (way: Cable[]) => way.reduce((sum, cable) => sum + lengthOf(cable), 0)
+  return boxes.map(box => upTo(box, cables, routes)).reduce<Cable[]>(
+    (best, way) => total(way) > total(best) + 1e-9 ? way : best, [])
+}
+
+/**
+ * The cable from a circuit's source to its farthest box with its cross-sections; undefined where a length or a model
+ * is not known, or there is none.
+ */
+export function stretchesTo(boxes: string[], cables: CablePlan[], routes: RoutePlan[]): Stretch[] | undefined {
+  const way = farthestOf(boxes, cables, routes, ({ needed }) => needed.value)
+  const known = way.flatMap(({ unknown, needed, model }) =>
+    unknown === undefined && model?.area !== undefined ? [{ length: needed.value, area: model.area }] : [])
+  return way.length > 0 && known.length === way.length ? known : undefined
+}
+
+/** Power cables with the cross-section that voltage drop to the farthest box of their circuit asks for. */
+function withAreas(given: Given[], { boxes, feeds, currents, routes }: Wired): Given[] {
+  const cables = given.map(each => ({ ...each, route: each.route?.id }))
+  const sourceOf = (box: BoxPlan) => box.for.map(id => feeds.get(id)).find(found => found !== undefined)
+  const areas = new Map([...currents].map(([source, { amps, volts }]) => {
+    const fed = boxes.filter(box => !isSignal(box.kind) && sourceOf(box)?.id === source).map(({ id }) => id)
+    const lengthOf = ({ parts }: { parts: Given['parts'] }) => parts(0).reduce((sum, { value }) => sum + value, 0)
+    const length = farthestOf(fed, cables, routes, lengthOf).reduce((sum, cable) => sum + lengthOf(cable), 0)
+    return [source, areaForDrop(length, amps, volts)] as const
+  }))
+  return given.map((each) => {
+    const box = boxes.find(({ id }) => id === each.route?.to)
+    const area = box && areas.get(sourceOf(box)?.id ?? '')
+    return area === undefined ? each : { ...each, area }
+  })
+}
+
 /** Chooses the cable of each that is given, by kind, way and current. */
-function choosing({ wall, catalogue }: Wired): (given: Given) => CablePlan {
+function choosing({ wall, catalogue, electricalRules }: Wired): (given: Given) => CablePlan {
   /** The diameter of the thickest cable of a kind, while none is chosen: its bend is the widest. */
   const thickness = (kind: string) =>
     Math.max(0, ...catalogue.filter(cable => cable.kind === kind && !cable.retired).map(({ diameter }) => diameter))
     || USUAL
-  return ({ parts, moves = [], route, byHand, amps, instead, ...rest }) => {
+  return ({ parts, moves = [], route, byHand, amps, instead, area, ...rest }) => {
     const slackAt = (diameter: number) => moves.reduce((sum, screen) => sum + slackOf(screen, diameter).value, 0)
     const sumAt = (diameter: number) => sumOf(parts(slackAt(diameter)))
     const needed = ({ diameter }: CableModel) => sumAt(diameter).value
     const inWall = route !== undefined && route.way !== 'surface'
     const choose = (kind: string) =>
       chooseCable(
-        { kind, needed, inWall, plenum: isInAir(route, wall), ...(amps !== undefined && { amps }) },
+        {
+          kind,
+          needed,
+          inWall,
+          plenum: isInAir(route, wall),
+          ...(amps !== undefined && { amps, least: leastArea(amps, electricalRules) }),
+          ...(area !== undefined && { area }),
+        },
         catalogue,
-        catalogue.find(({ id }) => id === byHand),
+        byHand,
       )
     const [first, other] = [choose(rest.kind), instead === undefined ? undefined : choose(instead)]
     const choice = first.fault && other && !other.fault ? other : first
@@ -306,7 +365,8 @@ function choosing({ wall, catalogue }: Wired): (given: Given) => CablePlan {
  */
 export function cablesOf(wired: Wired): CablePlan[] {
   const given = [
-    ...wired.boxes.flatMap(box => [...powerTo(box, wired), ...cordsFrom(box, wired), ...feedTo(box, wired)]),
+    ...withAreas(wired.boxes.flatMap(box => powerTo(box, wired)), wired),
+    ...wired.boxes.flatMap(box => [...cordsFrom(box, wired), ...feedTo(box, wired)]),
     ...cordsToOutlets(wired),
     ...wired.links.flatMap(link => linkCable(link, wired)),
   ]

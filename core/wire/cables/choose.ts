@@ -13,6 +13,10 @@ export interface Duty {
   inWall: boolean
   plenum: boolean
   amps?: number
+  /** The least cross-section behind that breaker, mm², with the rule that says so. */
+  least?: { area: number, source: string }
+  /** The least cross-section by voltage drop, mm². */
+  area?: number
 }
 
 /** The model that does it and the stocked length that is taken, or why none does. */
@@ -97,8 +101,23 @@ function allowed(duty: Duty, cables: CableModel[]): { models: CableModel[], faul
         remedy: words`Add a plenum-rated cable to the catalogue, or enter the wall from the other side.`,
       },
     }
-  const thick = airy.filter(cable => amps === undefined || cable.amps === undefined || cable.amps >= amps)
-  if (thick.length === 0)
+  return kind === 'power' || amps !== undefined ? carrying(duty, airy) : { models: airy }
+}
+
+/** Of some power cables those that are rated for the breaker and thick enough behind it. */
+function carrying({ kind, amps, least }: Duty, cables: CableModel[]): ReturnType<typeof allowed> {
+  const known = cables.filter(cable => cable.amps !== undefined)
+  if (known.length === 0)
+    return {
+      models: [],
+      fault: {
+        code: 'cable-rating-not-known',
+        message: words`the max breaker rating of ${list(cables)} is not known`,
+        remedy: words`Enter it in the catalogue, from the maker’s data sheet.`,
+      },
+    }
+  const rated = known.filter(cable => amps === undefined || cable.amps! >= amps)
+  if (rated.length === 0)
     return {
       models: [],
       fault: {
@@ -107,7 +126,29 @@ function allowed(duty: Duty, cables: CableModel[]): { models: CableModel[], faul
         remedy: words`Add a suitable cable, or have the electrician fit a smaller breaker.`,
       },
     }
+  const thick = rated.filter(({ area }) => !least || area === undefined || area >= least.area - 1e-9)
+  if (thick.length === 0)
+    return {
+      models: [],
+      fault: {
+        code: 'cable-too-thin',
+        message: words`a ${String(amps)} A breaker requires conductors of at least ${String(least!.area)} mm²
+          (${least!.source}), and ${list(rated)} ${rated.length === 1 ? 'has' : 'have'} less`,
+        remedy: words`Add a suitable cable, or have the electrician fit a smaller breaker.`,
+      },
+    }
   return { models: thick }
+}
+
+/** Of some cables those in which not too much voltage is lost; the thickest where it is too much in every one. */
+function thickEnough({ area: least }: Duty, cables: CableModel[]): CableModel[] {
+  if (least === undefined) return cables
+  const enough = cables.filter(({ area }) => area !== undefined && area >= least - 1e-9)
+  if (enough.length > 0) return enough
+  const unknown = cables.filter(({ area }) => area === undefined)
+  if (unknown.length > 0) return unknown
+  const most = Math.max(...cables.map(({ area }) => area!))
+  return cables.filter(({ area }) => area === most)
 }
 
 /** That no model carries so far, told by the one that carries farthest. */
@@ -144,10 +185,19 @@ function tooShort({ needed }: Duty, models: CableModel[]): Choice {
  * The cable for a duty: of the kind, rated for where it runs, carrying so far, in the stocked length that leaves the
  * least over, among equals the thinnest. What is left over is told by each model's own length.
  *
- * @param byHand the model that a person chose, whatever its kind
+ * @param byHand the id of the model that a person chose, whatever its kind
  */
-export function chooseCable(duty: Duty, catalogue: CableModel[], byHand?: CableModel): Choice {
-  const offered = byHand ? [byHand] : catalogue.filter(({ kind, retired }) => kind === duty.kind && !retired)
+export function chooseCable(duty: Duty, catalogue: CableModel[], byHand?: string): Choice {
+  const chosen = catalogue.find(({ id }) => id === byHand)
+  if (byHand !== undefined && !chosen)
+    return {
+      fault: {
+        code: 'cable-model-not-known',
+        message: words`the catalogue has no cable model ${byHand}, which was chosen manually`,
+        remedy: words`Choose another model in Wire, or enter this one in the catalogue.`,
+      },
+    }
+  const offered = chosen ? [chosen] : catalogue.filter(({ kind, retired }) => kind === duty.kind && !retired)
   if (offered.length === 0)
     return {
       fault: {
@@ -159,7 +209,7 @@ export function chooseCable(duty: Duty, catalogue: CableModel[], byHand?: CableM
   const { models, fault } = allowed(duty, offered)
   if (fault) return { fault }
   const { needed } = duty
-  const far = models.filter(cable => reaches(cable, needed(cable)))
+  const far = thickEnough(duty, models).filter(cable => reaches(cable, needed(cable)))
   if (far.length === 0) return tooFar(duty, models, catalogue)
   const fits = far.flatMap(model => model.lengths.map(taken => ({ model, taken, over: taken - needed(model) })))
     .filter(({ over }) => over >= -1e-9).sort((a, b) => a.over - b.over || a.model.diameter - b.model.diameter)

@@ -1,7 +1,13 @@
 import { ampsOf, CONTINUOUS, type Load } from './draw'
 
-/** A circuit that can feed screens: its breaker, A, its voltage, and what is on it already, A. */
-export interface Feed { id: string, amps: number, volts: number, loaded: number }
+/**
+ * A circuit that can feed screens: its breaker, A, its voltage, what is on it already, A, and which screens it is for;
+ * absent: any.
+ */
+export interface Feed { id: string, amps: number, volts: number, loaded: number, for?: readonly string[] }
+
+/** What the screens of a circuit draw at most, A, and at which voltage. */
+export interface Current { amps: number, volts: number }
 
 /** Which screens each circuit feeds, in the order of the circuits, and those that none has room for. */
 export interface Packing { fed: Load[][], left: Load[] }
@@ -11,6 +17,7 @@ const EXACT = 12
 /** Sums of the same screens in another order differ by no more, A. */
 const SLACK = 1e-9
 
+const isFor = ({ for: only }: Feed, { screen }: Load) => !only || only.includes(screen)
 const roomOf = ({ amps, loaded }: Feed) => CONTINUOUS * amps - loaded
 const fits = (loads: Load[], feed: Feed) =>
   loads.reduce((sum, { power }) => sum + ampsOf(power!, feed.volts), 0) <= roomOf(feed) + SLACK
@@ -60,8 +67,9 @@ function packExactly(loads: Load[], feeds: Feed[]): Packing {
   /** For each circuit, by the set that is fed once it is, which screens it feeds. */
   const takes = feeds.map((feed) => {
     const amps = overSets(0, ({ power }) => ampsOf(power!, feed.volts), (a, b) => a + b)
+    const others = loads.reduce((set, each, n) => isFor(feed, each) ? set : set | (1 << n), 0)
     const possible = Uint8Array.from({ length: all }, (_, set) =>
-      Number(set === 0 || amps[set]! <= roomOf(feed) + SLACK),
+      Number(set === 0 || (!(set & others) && amps[set]! <= roomOf(feed) + SLACK)),
     )
     const [next, took] = [new Float64Array(all).fill(Infinity), new Int32Array(all)]
     for (let fed = 0; fed < all; fed++) {
@@ -106,7 +114,8 @@ function packMany(loads: Load[], feeds: Feed[]): Packing {
   const fed: number[][] = feeds.map(() => [])
   const left: number[] = []
   for (const n of order) {
-    const on = byRoom.find(circuit => fits([...fed[circuit]!, n].map(k => loads[k]!), feeds[circuit]!))
+    const on = byRoom.find(circuit =>
+      isFor(feeds[circuit]!, loads[n]!) && fits([...fed[circuit]!, n].map(k => loads[k]!), feeds[circuit]!))
     if (on === undefined) left.push(n)
     else fed[on]!.push(n)
   }

@@ -1,8 +1,8 @@
 import type { Finding } from '../../finding'
-import { itemName, type Wall } from '../../job'
+import type { Wall } from '../../job'
 import { quantity, words } from '../../units'
 import { CONTINUOUS } from '../circuits/draw'
-import { isFeed, isGone, nameOfSource } from '../sources'
+import { isFeed, nameOfSource } from '../sources'
 import type { Wiring } from '../wiring'
 import { about, labels } from './about'
 
@@ -21,16 +21,6 @@ export function circuitFindings(wall: Wall, { circuits, loads, left }: Wiring): 
         message: words`The ${source.amps === undefined ? 'breaker rating' : 'voltage'} of ${nameOfSource(source)} is
           not known: no screen can be put on it.`,
         remedy: words`Read it at the panel and enter it.`,
-      })),
-    ...(wall.sources ?? [])
-      .filter(source => isGone(source, wall))
-      .map((source): Finding => ({
-        ...about(wall),
-        severity: 'stop',
-        code: 'source-gone' as const,
-        message: words`${nameOfSource(source)} was at ${itemName({ id: source.feature! })}, which is no longer on the
-          wall.`,
-        remedy: words`Enter its new position, or delete it.`,
       })),
     ...(unknown.length > 0 && sources.length > 0
       ? [

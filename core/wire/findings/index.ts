@@ -7,8 +7,10 @@ import type { Wiring } from '../wiring'
 import { boxFindings } from './boxes'
 import { cableFindings } from './cables'
 import { circuitFindings } from './circuits'
+import { conductorFindings } from './conductors'
 import { powerFindings } from './power'
 import { signalFindings } from './signal'
+import { sourceFindings } from './sources'
 import { wayFindings } from './ways'
 
 /**
@@ -18,13 +20,16 @@ export function wireFindings(
   wall: Wall,
   arrays: ArrayPlan[],
   wiring: Wiring,
-  { catalogue, rules }: PlanContext,
+  context: PlanContext,
 ): Finding[] {
+  const { catalogue, rules } = context
   if ((wall.sources ?? []).length === 0 && wiring.boxes.length === 0) return []
   const screens = screensOf(wall, arrays, catalogue)
   return [
+    ...sourceFindings(wall, wiring),
     ...circuitFindings(wall, wiring),
-    ...powerFindings(wall, wiring, rules),
+    ...conductorFindings(wall, wiring, context),
+    ...powerFindings(wall, wiring, context),
     ...boxFindings(wiring),
     ...wayFindings(wall, wiring, screens, rules),
     ...signalFindings(wall, wiring, screens, isFramed(wall)),

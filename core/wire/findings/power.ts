@@ -1,9 +1,10 @@
 import type { Finding } from '../../finding'
-import { itemName, type Rules, type Source, type Wall } from '../../job'
+import { itemName, type PlanContext, type Rules, type Source, type Wall } from '../../job'
 import { words } from '../../units'
 import { isSignal } from '../boxes/boxes'
 import { isOutside } from '../boxes/fit'
 import { isFeed, nameOfSource } from '../sources'
+import { byPlace, type ByPlace } from '../circuits/byPlace'
 import type { Wiring } from '../wiring'
 import { about, labels, some } from './about'
 
@@ -62,7 +63,7 @@ function kitFindings(wall: Wall, { boxes, circuits }: Wiring, used: Source[]): F
 }
 
 /** What feeds displays that are outside or wet, and how cables enter there. */
-function outsideFindings(wall: Wall, used: Source[]): Finding[] {
+function outsideFindings(wall: Wall, used: Source[], { protection, cover }: ByPlace): Finding[] {
   if (!isOutside(wall) || used.length === 0) return []
   const open = used.filter(source => source.protected !== true)
   return [
@@ -71,15 +72,15 @@ function outsideFindings(wall: Wall, used: Source[]): Finding[] {
           ...about(wall),
           severity: 'stop',
           code: 'outlet-not-protected',
-          message: words`${nameOfSource(source)} feeds a display that is outside or wet, without protection by a 30 mA
-            RCD.`,
-          remedy: words`Have an RCD or GFCI fitted, as local code requires.`,
+          message: words`${nameOfSource(source)} feeds a display that is outside or wet, without protection by a
+            ${protection}.`,
+          remedy: words`Have it fitted by a licensed person.`,
         }
       : {
           ...about(wall),
           severity: 'caution',
           code: 'protection-not-known',
-          message: words`It is not known whether ${nameOfSource(source)} is protected by a 30 mA RCD, and it feeds a
+          message: words`It is not known whether ${nameOfSource(source)} is protected by a ${protection}, and it feeds a
             display that is outside or wet.`,
           remedy: words`Test it, and enter the result in Wire, under Power.`,
         }),
@@ -87,14 +88,15 @@ function outsideFindings(wall: Wall, used: Source[]): Finding[] {
       ...about(wall),
       severity: 'note',
       code: 'outside',
-      message: words`Outside or wet: use in-use covers, make a drip loop in every cable below its entry, and seal every
+      message: words`Outside or wet: use ${cover}, make a drip loop in every cable below its entry, and seal every
         opening.`,
     },
   ]
 }
 
 /** What is wrong with how power comes to the screens, and what is said to those who open the wall for it. */
-export function powerFindings(wall: Wall, wiring: Wiring, { power = 'electrician' }: Rules): Finding[] {
+export function powerFindings(wall: Wall, wiring: Wiring, { rules, site }: PlanContext): Finding[] {
+  const { power = 'electrician' } = rules
   const { boxes, circuits } = wiring
   const feeding = new Set(circuits.filter(({ screens }) => screens.length > 0).map(({ id }) => id))
   const used = (wall.sources ?? []).filter(source => isFeed(source) && feeding.has(source.id))
@@ -102,7 +104,7 @@ export function powerFindings(wall: Wall, wiring: Wiring, { power = 'electrician
   return [
     ...ruleFindings(wall, wiring, power),
     ...kitFindings(wall, wiring, used),
-    ...outsideFindings(wall, used),
+    ...outsideFindings(wall, used, byPlace(site?.electricalRules)),
     ...used.length > 0
       ? [{
           ...about(wall),

@@ -4,15 +4,16 @@ import { mountKindOf } from '../../mount/kinds'
 import { counted, words } from '../../units'
 import { isSignal } from '../boxes/boxes'
 import type { Screen } from '../screens'
-import { givesSignal, nameOfSource } from '../sources'
+import { nameOfSource } from '../sources'
 import type { Wiring } from '../wiring'
 import { about, some } from './about'
 
 /** Sources with fewer ports than screens, and sources for screens that are gone. */
 function sourceFindings(wall: Wall, { unported }: Wiring, screens: Screen[]): Finding[] {
   const label = (id: string) => screens.find(screen => screen.id === id)?.label ?? id
-  const wanted = (wall.sources ?? []).filter(givesSignal).flatMap(source => source.for ?? [])
+  const wanted = (wall.sources ?? []).flatMap(source => source.for ?? [])
   const away = wanted.filter(id => !screens.some(screen => screen.id === id))
+  const naming = (wall.sources ?? []).filter(source => source.for?.some(id => away.includes(id)))
   return [
     ...unported.map(({ source, screens: without }): Finding => ({
       ...about(wall),
@@ -28,8 +29,8 @@ function sourceFindings(wall: Wall, { unported }: Wiring, screens: Screen[]): Fi
           ...about(wall),
           severity: 'caution' as const,
           code: 'screen-gone' as const,
-          message: words`${some([...new Set(away)])} ${away.length === 1 ? 'is' : 'are'} assigned to a source, but not
-            on the wall.`,
+          message: words`${some([...new Set(away)])} ${new Set(away).size === 1 ? 'is' : 'are'} assigned to
+            ${some(naming.map(nameOfSource))}, but not on the wall.`,
           remedy: words`Choose again which screens the source feeds.`,
         }]
       : [],

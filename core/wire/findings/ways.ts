@@ -7,9 +7,9 @@ import type { Screen } from '../screens'
 import type { Wiring } from '../wiring'
 import { about, aboutBox } from './about'
 
-/** Boxes that no cable reaches. */
+/** Boxes that no cable reaches; where what feeds one is in a wrong place, that is said of it. */
 const noWayFindings = (wall: Wall, { noWay }: Wiring, called: (id: string) => string): Finding[] =>
-  noWay.map(({ box, why }) => ({
+  noWay.filter(({ start }) => !start).map(({ box, why }) => ({
     ...aboutBox(box),
     message: words`No cable route reaches box ${called(box)}: ${why}.`,
     ...wall.void === undefined

@@ -9,7 +9,10 @@ import { formatLength, type Precision, type UnitSystem } from '../../units'
 import { isSignal, type BoxPlan } from '../boxes/boxes'
 import { isOutside } from '../boxes/fit'
 import { isFeed, nameOfSource } from '../sources'
-import type { Wiring } from '../wiring'
+import { drawOneLine } from './oneLine'
+import type { CircuitPlan, Wiring } from '../wiring'
+import { byPlace } from '../circuits/byPlace'
+import type { ElectricalRules } from '../circuits/conductors'
 
 /** What the electrician's sheet is made of: the site and the wall, its displays' cases, and how it is wired. */
 export interface ForElectrician {
@@ -17,6 +20,7 @@ export interface ForElectrician {
   wall: Wall
   cases: Rect[]
   wiring: Wiring
+  electricalRules: ElectricalRules
   units: UnitSystem
   precision?: Precision
 }
@@ -27,6 +31,9 @@ const boxName = (kind: BoxPlan['kind']) => kind === 'power' ? 'power box' : choi
 
 /** Live parts of which the wall is known to hold something: what is to be proved dead before it is cut. */
 const LIVE = new Set(['outlet', 'switch', 'live-cable', 'cable-run'])
+
+/** The size of type of the whole sheet, 9 pt, and how high a line of text is, mm. */
+const [TYPE, LINE] = [3.2, 4.5]
 
 /** The wall in outline with what is to be wired, as large as a space on paper. */
 function outline(
@@ -41,14 +48,16 @@ function outline(
     rect(x + r.x * scale, y + (wall.height - r.y - r.height) * scale, r.width * scale, r.height * scale, paint)
   const circuitOf = (screens: string[]) =>
     circuits.findIndex(circuit => circuit.screens.some(id => screens.includes(id))) + 1
+  // A box is named with its screens in the table below.
+  const isBare = ({ screen }: { screen: string }) => !boxes.some(box => box.for.includes(screen))
   const thin = { 'fill': 'none', 'stroke': INK, 'stroke-width': 0.2 }
   return group(
     {},
     at({ x: 0, y: 0, width: wall.width, height: wall.height }, { ...thin, 'stroke-width': 0.5 }),
     ...(wall.features ?? []).map(feature => at(feature, { ...thin, stroke: '#8a8576' })),
     ...cases.map(each => at(each, { ...thin, stroke: '#b9b4a6' })),
-    ...loads.map(({ label: name, x: cx, y: cy }) =>
-      label(name, x + cx * scale, y + (wall.height - cy) * scale + 4.6, 2, {
+    ...loads.filter(isBare).map(({ label: name, x: cx, y: cy }) =>
+      label(name, x + cx * scale, y + (wall.height - cy) * scale + 5.4, TYPE, {
         'text-anchor': 'middle',
         'fill': '#5b5748',
       }),
@@ -59,10 +68,10 @@ function outline(
         at(box.cutout, { ...thin, fill: '#e9e2cf' }),
         label(
           `${itemName(box)}${circuitOf(box.for) > 0 ? ` (${circuitOf(box.for)})` : ''}`,
-          x + box.x * scale,
-          y + (wall.height - box.cutout.y - box.cutout.height) * scale - 0.8,
-          2.4,
-          { 'text-anchor': 'middle', 'font-weight': 600 },
+          x + (box.cutout.x + box.cutout.width) * scale + 1,
+          y + (wall.height - box.y) * scale + 1.1,
+          TYPE,
+          { 'font-weight': 600 },
         ),
       ]),
   )
@@ -76,7 +85,7 @@ function signBlock(x: number, y: number, width: number): Shape {
     {},
     ...fields.flatMap((name, n) => [
       line(x + n * each, y + 10, x + (n + 1) * each - 4, y + 10, { 'stroke': INK, 'stroke-width': 0.25 }),
-      label(name, x + n * each, y + 13.4, 2.7),
+      label(name, x + n * each, y + 13.6, TYPE),
     ]),
   )
 }
@@ -88,7 +97,8 @@ const circuitOf = ({ circuits }: Wiring, screens: string[]) =>
   circuits.find(circuit => circuit.screens.some(id => screens.includes(id)))
 
 /** The circuits with what is on them. */
-function circuitTable({ wall, wiring }: ForElectrician): Table {
+function circuitTable(of: ForElectrician): Table {
+  const { wall, wiring } = of
   const rows = (wall.sources ?? []).filter(isFeed).map((source, n) => {
     const circuit = wiring.circuits.find(({ id }) => id === source.id)
     const fed = wiring.boxes.filter(box => !isSignal(box.kind) && circuit && circuitOf(wiring, box.for) === circuit)
@@ -106,9 +116,9 @@ function circuitTable({ wall, wiring }: ForElectrician): Table {
   })
   return {
     columns: [
-      ['Circuit', 0.28], ['Breaker', 0.08, true], ['Voltage', 0.07, true], ['Other load', 0.1, true],
-      ['Displays, max power', 0.12, true], ['Current', 0.09, true], ['Circuit load', 0.07, true],
-      ['30 mA RCD', 0.11, true], ['Boxes', 0.08, true],
+      ['Circuit', 0.28], ['Breaker', 0.08, true], ['Voltage', 0.08, true], ['Other load', 0.1, true],
+      ['Max power', 0.1, true], ['Current', 0.08, true], ['Circuit load', 0.1, true],
+      [of.electricalRules === 'nec' ? 'GFCI' : '30 mA RCD', 0.1, true], ['Boxes', 0.08, true],
     ],
     rows,
   }
@@ -137,8 +147,8 @@ function boxTable({ wiring }: ForElectrician, show: (mm: number) => string): Tab
   ])
   return {
     columns: [
-      ['Box', 0.07], ['Type', 0.13], ['For', 0.16], ['Circuit', 0.2], ['Max power, W', 0.07, true],
-      ['Centre from wall left', 0.12, true], ['Centre above floor', 0.11, true], ['Cut-out', 0.14, true],
+      ['Box', 0.07], ['Type', 0.12], ['For', 0.13], ['Circuit', 0.2], ['Max power, W', 0.1, true],
+      ['Centre, from left', 0.13, true], ['Above floor', 0.11, true], ['Cut-out', 0.14, true],
     ],
     rows,
   }
@@ -157,15 +167,21 @@ function cableTable({ wiring: { cables } }: ForElectrician, show: (mm: number) =
     ])
   return {
     columns: [
-      ['Cable', 0.2], ['From', 0.24], ['To', 0.14], ['Model', 0.22], ['Required', 0.1, true],
-      ['Stock length', 0.1, true],
+      ['Cable', 0.17], ['From', 0.22], ['To', 0.12], ['Model', 0.27], ['Required', 0.1, true],
+      ['Stock length', 0.12, true],
     ],
     rows,
   }
 }
 
 /** What is said beside the drawing: what to isolate, and what this wall asks for. */
-function notesOf({ wall, wiring: { works, heat } }: ForElectrician): string[] {
+function notesOf(of: ForElectrician): string[] {
+  const { wall, wiring: { works, heat }, electricalRules, units, precision = {} } = of
+  const { name, colours, heights, cords, protection, cover } = byPlace(electricalRules)
+  const show = (mm: number) => formatLength(mm, units, precision)
+  const high = heights
+    ? `between ${show(heights.from)} and ${show(heights.to)} above floor (${heights.source})`
+    : 'at the heights of local code'
   const live = (wall.features ?? []).filter(({ kind }) => LIVE.has(kind))
   const isolate = [
     ...(wall.sources ?? []).filter(isFeed).map(nameOfSource),
@@ -176,6 +192,7 @@ function notesOf({ wall, wiring: { works, heat } }: ForElectrician): string[] {
     `Isolate, lock off and prove dead before opening anything: ${isolated}.`,
     'Detect live cables at every cut-out before cutting. The electrician who signs below selects conductors, breakers '
     + 'and protection, and tests the whole, under local code.',
+    `Electrical rules: ${name}. Conductors: ${colours}. Outlets that people use ${high}; ${cords}.`,
     ...(works.bores.length + works.openings.length > 0
       ? [
           `In the wall: openings ${works.openings.length}; bored holes to seal ${works.bores.length}; nail plates `
@@ -183,7 +200,7 @@ function notesOf({ wall, wiring: { works, heat } }: ForElectrician): string[] {
         ]
       : []),
     ...(isOutside(wall)
-      ? ['Outside or wet: 30 mA RCD protection, in-use covers, a drip loop in every cable, openings sealed.']
+      ? [`Outside or wet: ${protection}, ${cover}, a drip loop in every cable, openings sealed.`]
       : []),
     ...((wall.fireRating ?? 0) > 0
       ? [`The wall has a fire rating of ${wall.fireRating} min: open nothing without the approved seal on both faces.`]
@@ -229,14 +246,23 @@ class Pages {
     this.at += tall
   }
 
+  /** The one-line diagram of a circuit, whole on a page. */
+  diagram(circuit: CircuitPlan, wiring: Wiring, show: (mm: number) => string): void {
+    const at = { x: this.paper.margin, y: 0, width: this.paper.width - 2 * this.paper.margin }
+    const { height } = drawOneLine(circuit, wiring, at, show)
+    if (height === 0) return
+    this.room(height + 4)
+    this.put(drawOneLine(circuit, wiring, { ...at, y: this.at }, show).shape, height + 4)
+  }
+
   table({ columns, rows }: Table): void {
     const wide = this.paper.width - 2 * this.paper.margin
     const grid = columns.map(([title, share, figures]): GridColumn =>
       ({ title, width: share * wide, ...(figures && { figures }) }))
     for (let done = 0; done < rows.length;) {
-      this.room(gridHeight(3))
-      const part = rows.slice(done, done + Math.max(1, Math.floor((this.end - this.at) / gridHeight(0)) - 1))
-      this.put(drawGrid(grid, part, this.paper.margin, this.at + 2), gridHeight(part.length) + 4)
+      this.room(gridHeight(3, TYPE))
+      const part = rows.slice(done, done + Math.max(1, Math.floor((this.end - this.at) / gridHeight(0, TYPE)) - 1))
+      this.put(drawGrid(grid, part, this.paper.margin, this.at + 2, TYPE), gridHeight(part.length, TYPE) + 4)
       done += part.length
     }
   }
@@ -248,12 +274,12 @@ function putFront(of: ForElectrician, { margin, width, height }: Paper, pages: P
   const wide = width - 2 * margin
   const drawn = Math.min((height - 2 * margin) * 0.3, 0.6 * wide * wall.height / wall.width)
   const beside = drawn * wall.width / wall.height + 6
-  const lines = notesOf(of).flatMap(text => inLines(text, { width: wide - beside, margin: 0 }, 2.8))
-  const fits = Math.floor(drawn / 4)
+  const lines = notesOf(of).flatMap(text => inLines(text, { width: wide - beside, margin: 0 }, TYPE))
+  const fits = Math.floor(drawn / LINE)
   const { at } = pages
-  const said = lines.slice(0, fits).map((text, n) => label(text, margin + beside, at + 5 + 4 * n, 2.8))
+  const said = lines.slice(0, fits).map((text, n) => label(text, margin + beside, at + 5 + LINE * n, TYPE))
   pages.put(group({}, outline(of, margin, at + 2, 0.6 * wide, drawn), ...said), drawn + 5)
-  for (const text of lines.slice(fits)) pages.put(label(text, margin, pages.at + 3, 2.8), 4)
+  for (const text of lines.slice(fits)) pages.put(label(text, margin, pages.at + 3, TYPE), LINE)
 }
 
 /**
@@ -265,10 +291,12 @@ export function drawElectrician(of: ForElectrician, paper: Paper): Sheet {
   const show = (mm: number) => formatLength(mm, units, precision)
   const pages = new Pages(paper)
   putFront(of, paper, pages)
-  for (const table of [circuitTable(of), boxTable(of, show), cableTable(of, show)]) pages.table(table)
+  pages.table(circuitTable(of))
+  for (const circuit of of.wiring.circuits) pages.diagram(circuit, of.wiring, show)
+  for (const table of [boxTable(of, show), cableTable(of, show)]) pages.table(table)
   pages.room(18)
   pages.put(signBlock(paper.margin, pages.at, paper.width - 2 * paper.margin), 18)
   const head = headOf(of, paper)
   const all = pages.shapes
-  return { pages: all.map((shapes, n) => group({}, head, ...shapes, footLine(paper, n + 1, all.length))), paper }
+  return { pages: all.map((shapes, n) => group({}, head, ...shapes, footLine(paper, n + 1, all.length, TYPE))), paper }
 }

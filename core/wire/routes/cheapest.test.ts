@@ -4,6 +4,7 @@ import { exampleWall } from '../../../tests/fixtures/job'
 import type { Wall } from '../../job'
 import type { Member } from '../../survey'
 import type { BoxPlan } from '../boxes/boxes'
+import { reaching } from './reach'
 import { routesOf, heightsOf, type Wanted } from './routes'
 import { waysOf } from './ways'
 import { cases } from '../../../tests/fixtures/soak'
@@ -163,10 +164,11 @@ it('the way that is taken is as quick as the quickest of all, and its legs add u
     } as unknown as BoxPlan
     const wanted: Wanted[] = [{ id: 'r', box, kind: 'power', source: wall.sources![0], hole: 20 }]
     const plates = each.plate ? [{ ...each.plate, width: 300, height: 300 }] : []
+    const ways = waysOf(wall, bays, members, heightsOf(wanted, wall), plates)
     const {
       routes: [route],
       noWay,
-    } = routesOf(waysOf(wall, bays, members, heightsOf(wanted, wall), plates), wanted, [], true, {})
+    } = routesOf(ways, wanted, { cases: [], apart: true, rules: {}, reach: reaching(ways) })
     const least = cheapest(each)
     expect(noWay.length).toBe(least === Infinity ? 1 : 0)
     if (!route) return

@@ -23,7 +23,7 @@ function wired(change: (wall: Wall, job: Job) => void = () => {}) {
   const [wall] = job.walls
   Object.assign(wall!, {
     void: { above: 'open', below: 'none' },
-    sources: [{ id: 's1', kind: 'circuit', amps: 16, volts: 230 }],
+    sources: [1, 2, 3].map(n => ({ id: `s${n}`, kind: 'circuit', amps: 16, volts: 230, for: [`a1-r1c${n}`] })),
     blocking: [],
     boxes: [1, 2, 3].map(n => ({ id: `b${n}`, kind: 'power', model: 'p1', for: [`a1-r1c${n}`] })),
   })

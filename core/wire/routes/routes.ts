@@ -1,16 +1,14 @@
 import type { Point, Rect } from '../../geometry'
-import type { Rules, Source, Wall } from '../../job'
+import { itemName, type Rules, type Wall } from '../../job'
 import { isFramed } from '../../survey'
 import { figure, quantity, words, type Figure, type Text } from '../../units'
 import type { BoxPlan } from '../boxes/boxes'
 import { isOutside } from '../boxes/fit'
 import { LEG_NAMES } from './legNames'
 import { inSight, onTheFace } from './raceway'
-import { placeOf } from '../sources'
-import {
-  isOpen, legsThrough, MINUTES, placeBeyond, placeIn, placesTo, reachedFrom, SIDES, type Leg, type Method,
-  type Reached, type VoidSide, type Ways,
-} from './ways'
+import { isOffWall, nameOfSource, openingRound, placeOf } from '../sources'
+import { bayNear, inOrder, reaching, startsOf, type Beginning, type Reaching } from './reach'
+import { legsThrough, MINUTES, placeIn, placesTo, type Leg, type Method, type VoidSide, type Ways } from './ways'
 
 /** The way of a bundle of cables through a wall, from where it comes in or begins to a box. */
 export interface RoutePlan {
@@ -42,16 +40,14 @@ export interface RoutePlan {
   otherwise?: { way: VoidSide, minutes: number, openings: number, seals: number, patches: number }
 }
 
-/** A box that nothing leads to, and why. */
-export interface NoWay { box: string, why: Text }
+/** A box that nothing leads to, and why; `start` where what feeds it is where nothing can be. */
+export interface NoWay { box: string, why: Text, start?: true }
 
 /** What a route is asked for: its id, its box, where it comes from, and what its bundle wants to have bored. */
-export interface Wanted {
+export interface Wanted extends Beginning {
   id: string
   box: BoxPlan
   kind: RoutePlan['kind']
-  source: Source | undefined
-  lower?: BoxPlan
   hole: number
 }
 
@@ -97,7 +93,7 @@ function joined(legs: Leg[]): Leg[] {
 const sum = (legs: Leg[], of: (leg: Leg) => number) => legs.reduce((total, leg) => total + of(leg), 0)
 
 function routeOf(
-  { id, box, kind, source, lower, hole }: Wanted,
+  { id, box, kind, source, before, hole }: Wanted,
   way: RoutePlan['way'],
   given: Leg[],
   bays: number[],
@@ -108,7 +104,7 @@ function routeOf(
   const bends = legs.slice(1).filter((leg, n) => isUp(leg) !== isUp(legs[n]!)).length
   return {
     id,
-    from: lower?.id ?? source!.id,
+    from: before?.id ?? source!.id,
     to: box.id,
     kind,
     way,
@@ -130,15 +126,6 @@ function routeOf(
   }
 }
 
-const bayAt = ({ bays }: Ways, x: number): number =>
-  bays.findIndex(({ from, to }) => x >= from - 1e-6 && x <= to + 1e-6)
-/** The bay at a place, or the nearest to it where a member stands there. */
-function bayNear(ways: Ways, x: number): number {
-  const at = bayAt(ways, x)
-  if (at >= 0) return at
-  const off = ways.bays.map(({ from, to }) => Math.max(from - x, x - to))
-  return off.indexOf(Math.min(...off))
-}
 const middleOf = ({ from, to }: { from: number, to: number }) => (from + to) / 2
 
 /**
@@ -154,63 +141,6 @@ function bayList({ bays, levels }: Ways, places: number[]): number[] {
     ),
   ]
 }
-
-/** What is reached from where, remembered, as all boxes that are fed from one place ask the same. */
-type Reaching = (starts: number[], hole: number, avoid: ReadonlySet<number>) => Reached
-function reaching(ways: Ways): Reaching {
-  const known = new Map<string, Reached>()
-  return (starts, hole, avoid) => {
-    const key = `${starts[0]}/${starts.length} ${hole} ${[...avoid].join()}`
-    const reached = known.get(key) ?? reachedFrom(ways, starts, hole, avoid)
-    known.set(key, reached)
-    return reached
-  }
-}
-
-/**
- * Where a bundle begins: at its lower box or its source, or, where that is elsewhere, anywhere in what is open above or
- * below.
- */
-interface Beginning { starts: number[], at?: Point, side?: VoidSide }
-function beginnings(ways: Ways, { lower, source }: Wanted): Beginning[] {
-  const { wall, bays } = ways
-  const at = lower ?? (source && placeOf(source, wall))
-  if (at) return [{ starts: [placeIn(ways, bayNear(ways, at.x), Math.min(Math.max(at.y, 0), wall.height))], at }]
-  return SIDES.filter(side => isOpen(wall, side)).map(side => ({
-    side,
-    starts: bays.map((_, n) => placeBeyond(ways, side, n)),
-  }))
-}
-
-/** The side that the house rule names first, and then the quickest. */
-const inOrder = <Way extends { side?: VoidSide, minutes: number }>(
-  found: Way[],
-  { cableEntry = 'cheaper' }: Rules,
-): Way[] => found.sort((a, b) => Number(b.side === cableEntry) - Number(a.side === cableEntry) || a.minutes - b.minutes)
-
-/**
- * The minutes of the ways to some boxes of a framed wall, all together, without the ways themselves.
- *
- * @param powered bays in which power lies, that signal keeps out of
- */
-export function minutesOf(ways: Ways, wanted: Wanted[], powered: ReadonlySet<number>, rules: Rules): number {
-  const reach = reaching(ways)
-  return wanted.reduce((sum, each) => {
-    const bay = bayNear(ways, each.box.x)
-    const avoid = each.kind === 'signal' ? without(powered, bay) : NONE
-    const [first] = inOrder(
-      beginnings(ways, each)
-        .map(({ starts, side }) => ({
-          side,
-          minutes: reach(starts, each.hole, avoid).minutes[placeIn(ways, bay, each.box.y)]!,
-        }))
-        .filter(({ minutes }) => minutes < Infinity),
-      rules,
-    )
-    return sum + (first ? MINUTES.enter + first.minutes : 0)
-  }, 0)
-}
-const NONE: ReadonlySet<number> = new Set()
 
 /**
  * A line that begins in the bay of its box, beside it, slants over to it: what that takes more of cable is not lost.
@@ -240,8 +170,8 @@ function begunAt(start: Point | undefined, box: Point, legs: Leg[]): Leg[] {
 }
 
 /** The heights at which routes to some boxes begin, end or may cross. */
-export const heightsOf = (wanted: Wanted[], wall: Wall): number[] => wanted.flatMap(({ box, source, lower }) => {
-  const start = lower ?? (source && placeOf(source, wall))
+export const heightsOf = (wanted: Wanted[], wall: Wall): number[] => wanted.flatMap(({ box, source, before }) => {
+  const start = before ?? (source && placeOf(source, wall))
   return [box.y, ...start ? [start.y] : []]
 })
 
@@ -256,13 +186,36 @@ function wayOf(legs: Leg[]): VoidSide | 'bay' {
   return inVoid.to.y === 0 ? 'below' : 'above'
 }
 
-/** The legs of a raceway from a lower box or a source to a box. */
-const legsOnFace = ({ box, lower, source, hole }: Wanted, wall: Wall): Leg[] =>
-  onTheFace(box, lower ?? (source && placeOf(source, wall)), wall, source?.behind ? hole : undefined)
+/** The legs of a raceway from a box or a source to a box. */
+const legsOnFace = ({ box, before, source, hole }: Wanted, wall: Wall): Leg[] =>
+  onTheFace(box, before ?? (source && placeOf(source, wall)), wall, !before && source?.behind ? hole : undefined)
 
 /** A way that was not taken, to compare it with. */
 const inShort = ({ way, minutes, openings, seals, patches }: RoutePlan): NonNullable<RoutePlan['otherwise']> =>
   ({ way: way as VoidSide, minutes, openings: openings.length, seals, patches })
+
+/**
+ * The minutes of the ways to some boxes of a framed wall, all together, without the ways themselves.
+ *
+ * @param powered bays in which power lies, that signal keeps out of
+ */
+export function minutesOf(ways: Ways, wanted: Wanted[], powered: ReadonlySet<number>, rules: Rules): number {
+  const reach = reaching(ways)
+  return wanted.reduce((sum, each) => {
+    const bay = bayNear(ways, each.box.x)
+    const goal = placeIn(ways, bay, each.box.y)
+    const avoid = each.kind === 'signal' ? without(powered, bay) : new Set<number>()
+    const [first] = inOrder(
+      startsOf(ways, each, rules)
+        .map(({ starts, side, only }) => ({
+          side, only, minutes: reach(starts, { hole: each.hole, avoid, only }, [goal]).minutes[goal]!,
+        }))
+        .filter(({ minutes }) => minutes < Infinity),
+      rules,
+    )
+    return sum + (first ? MINUTES.enter + first.minutes : 0)
+  }, 0)
+}
 
 /**
  * The ways of power and of signal to the boxes of a wall: to a kit's upper box from its lower one, to a power box from
@@ -274,12 +227,9 @@ const inShort = ({ way, minutes, openings, seals, patches }: RoutePlan): NonNull
 export function routesOf(
   ways: Ways,
   wanted: Wanted[],
-  cases: Rect[],
-  apart: boolean,
-  rules: Rules,
+  { cases, apart, rules, reach }: { cases: Rect[], apart: boolean, rules: Rules, reach: Reaching },
 ): { routes: RoutePlan[], noWay: NoWay[] } {
   const { wall, bays } = ways
-  const reach = reaching(ways)
   const routes: RoutePlan[] = []
   const noWay: NoWay[] = []
   const powered = new Set<number>()
@@ -289,8 +239,11 @@ export function routesOf(
     const bay = bayNear(ways, each.box.x)
     const goal = placeIn(ways, bay, each.box.y)
     const found = inOrder(
-      beginnings(ways, each)
-        .map(({ starts, ...rest }) => ({ ...rest, reached: reach(starts, each.hole, avoid) }))
+      startsOf(ways, each, rules)
+        .map(({ starts, ...rest }) => {
+          const reached = reach(starts, { hole: each.hole, avoid, only: rest.only }, [goal])
+          return { ...rest, reached }
+        })
         .map(way => ({ ...way, minutes: way.reached.minutes[goal]! }))
         .filter(({ minutes }) => minutes < Infinity),
       rules,
@@ -304,12 +257,17 @@ export function routesOf(
       // Outside, what is cut for the box is sealed too.
       return { ...route, seals: route.seals + Number(isOutside(wall)) }
     }
-    const [first, other] = found.map(routeBy)
+    const [first, other] = found.filter(({ side }, n) => n === 0 || side !== undefined).map(routeBy)
     return first && { ...first, ...(other && { otherwise: inShort(other) }) }
   }
 
   for (const each of [...wanted].sort((a, b) => Number(a.kind === 'signal') - Number(b.kind === 'signal'))) {
     const { box } = each
+    const misplaced = misplacedStart(each, wall)
+    if (misplaced) {
+      noWay.push({ box: box.id, why: misplaced, start: true })
+      continue
+    }
     if (!isFramed(wall) || box.bay.every(side => side === undefined)) {
       routes.push(routeOf(each, 'surface', legsOnFace(each, wall), [], cases))
       continue
@@ -322,6 +280,15 @@ export function routesOf(
     if (each.kind === 'power') for (const bay of route?.bays ?? []) powered.add(bay)
   }
   return { routes, noWay }
+}
+
+/** What is wrong with where a way begins: off the wall, or in what goes through it. */
+function misplacedStart({ source, before }: Wanted, wall: Wall): Text | undefined {
+  if (before || !source) return undefined
+  if (isOffWall(source, wall)) return words`${nameOfSource(source)} is entered at a position off the wall`
+  const at = placeOf(source, wall)
+  const opening = at && openingRound(at, wall)
+  return opening && words`${nameOfSource(source)} is entered inside ${opening.kind} ${itemName(opening)}`
 }
 
 const whyNot = (wall: Wall): Text => wall.void === undefined

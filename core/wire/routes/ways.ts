@@ -6,6 +6,7 @@ import { blockingIn, type Across } from '../blocking'
 import { guardPlates, mayBore } from './bore'
 import { Nearest } from './nearest'
 import { keptFrom, nameOfFeature } from '../boxes/obstacles'
+import { THROUGH_WALL } from '../sources'
 
 /** How a leg of a route is made. */
 export type Method
@@ -62,9 +63,8 @@ export const MINUTES = {
 const OPENING = { width: 150, height: 100 }
 /** Of two ways that take as long the one with fewer openings is taken. */
 const AN_OPENING = 1e-6
-/** What stands in a bay and can be passed, and what cannot. */
+/** What stands in a bay and can be passed. */
 const PASSED = new Set(['pipe', 'live-cable', 'cable-run', 'duct'])
-const THROUGH = new Set(['door', 'window', 'recess'])
 /** Beside a pipe a line wants so much, mm. */
 const BESIDE_PIPE = 60
 
@@ -96,7 +96,7 @@ function stepOf(wall: Wall, bay: Bay, across: Across[], y1: number, y2: number):
   const metres = (y2 - y1) / 1000
   const here: Rect = { x: bay.from, y: y1, width: bay.to - bay.from, height: y2 - y1 }
   const features = (wall.features ?? []).filter(feature => overlaps(feature, here))
-  if (features.some(({ kind }) => THROUGH.has(kind)))
+  if (features.some(({ kind }) => THROUGH_WALL.has(kind)))
     return { down: Infinity, up: Infinity, opened: 0, met: [], past: [] }
   const met = across.filter(({ y }) => y > y1 && y <= y2)
   const passed = features.filter(({ kind }) => PASSED.has(kind))
@@ -124,9 +124,10 @@ function stepOf(wall: Wall, bay: Bay, across: Across[], y1: number, y2: number):
 export function waysOf(wall: Wall, bays: Bay[], members: Member[], heights: number[], plates: Rect[]): Ways {
   const kept = [...plates, ...keptFrom(wall)]
   // The lowest and the highest place at which a stud can be crossed with its opening on the wall whole, and those right
-  // below and above what it keeps clear of.
+  // below and above what it keeps clear of and what crosses the bays.
   const half = OPENING.height / 2
-  const beside = kept.flatMap(({ y, height }) => [y - half, y + height + half])
+  const across = (wall.blocking ?? []).map(({ y }) => ({ y, height: 0 }))
+  const beside = [...kept, ...across].flatMap(({ y, height }) => [y - half, y + height + half])
   const ends = [0, half, wall.height - half, wall.height, ...beside]
   const levels = [...new Set([...ends, ...heights].filter(y => y >= 0 && y <= wall.height))].sort((a, b) => a - b)
   const middles = bays.map(({ from, to }) => (from + to) / 2)
@@ -176,27 +177,37 @@ export const placeBeyond = ({ levels, bays }: Ways, side: VoidSide, bay: number)
 
 /**
  * How every place is reached in least time: its minutes, Infinity where it is not, and the place before it, -1 at the
- * beginning.
+ * beginning; and of which that is settled.
  */
-export interface Reached { minutes: Float64Array, before: Int32Array }
+export interface Reached { minutes: Float64Array, before: Int32Array, settled: Uint8Array }
+
+/** What a bundle keeps to on its way. */
+export interface Keeping {
+  /** Diameter of what is bored for it, mm. */
+  hole: number
+  /** Bays that it does not enter, by index. */
+  avoid: ReadonlySet<number>
+  /** The only void that it may go by; absent: either. */
+  only?: VoidSide
+}
 
 /**
  * Every place that can be reached from some, each in least time (Dijkstra), and among equals with fewest openings.
  *
- * @param hole diameter of what is bored for the bundle, mm
- * @param avoid bays that are not entered, by index
+ * @param goals where to stop once all are settled; absent: every place
  */
 export function reachedFrom(
   ways: Ways,
   starts: number[],
-  hole: number,
-  avoid: ReadonlySet<number> = new Set(),
+  { hole, avoid, only }: Keeping,
+  goals?: readonly number[],
 ): Reached {
   const { wall, bays, levels } = ways
   const [B, L] = [bays.length, levels.length]
   const minutes = new Float64Array(B * L + 2 * B).fill(Infinity)
   const before = new Int32Array(B * L + 2 * B).fill(-1)
-  const done = new Uint8Array(minutes.length)
+  const settled = new Uint8Array(minutes.length)
+  let missing = goals ? new Set(goals).size : Infinity
   const open = new Nearest()
   const bored = mayBore(wall, hole)
   for (const start of starts) {
@@ -204,13 +215,15 @@ export function reachedFrom(
     open.add(start, 0)
   }
   for (let here = open.take(); here !== undefined; here = open.take()) {
-    if (done[here]) continue
-    done[here] = 1
+    if (settled[here]) continue
+    settled[here] = 1
+    if (goals?.includes(here) && --missing === 0) return { minutes, before, settled }
     const from = here
     const go = (to: number, more: number) => {
       const next = minutes[from]! + more
       if (next >= minutes[to]!) return
       if (to < B * L && avoid.size > 0 && avoid.has(Math.floor(to / L))) return
+      if (only && to >= B * L && (to < B * L + B) !== (only === 'above')) return
       minutes[to] = next
       before[to] = from
       open.add(to, next)
@@ -218,7 +231,7 @@ export function reachedFrom(
     if (here >= B * L) fromVoid(ways, here, go)
     else fromBay(ways, here, bored, go)
   }
-  return { minutes, before }
+  return { minutes, before, settled: settled.fill(1) }
 }
 const middle = ({ from, to }: Bay) => (from + to) / 2
 
