@@ -1,4 +1,4 @@
-import { madeId, type BoxKind, type Source, type Wall, type WallBox } from '../job'
+import { madeId, type Blocking, type BoxKind, type Source, type Wall, type WallBox } from '../job'
 import type { UnitSystem } from '../units'
 import type { Bay, RoutePlan } from '../wire'
 
@@ -60,12 +60,22 @@ export function removeBox(wall: Wall, id: string): void {
   wall.boxes = wall.boxes?.filter(box => box.id !== id)
 }
 
-/** Enters blocking where a line stopped: in the bay that it was in, or over the whole wall where it was in none. */
-export function enterStopped(wall: Wall, y: number, bay: Bay | undefined): void {
+/**
+ * Enters blocking where a line stopped: in the bay that it was in, or over the whole wall where it was in none; with
+ * what of the line was left behind it.
+ */
+export function enterStopped(wall: Wall, y: number, bay: Bay | undefined, lost?: Blocking['lost']): void {
   wall.blocking = [
     ...(wall.blocking ?? []),
-    { id: madeId('k', wall.blocking), y, found: true, ...(bay && { x1: bay.from, x2: bay.to }) },
+    {
+      id: madeId('k', wall.blocking), y, found: true, ...(bay && { x1: bay.from, x2: bay.to }), ...(lost && { lost }),
+    },
   ]
+}
+
+/** What was left behind some blocking is recovered. */
+export function enterRecovered(wall: Wall, id: string): void {
+  wall.blocking = wall.blocking?.map(({ lost, ...row }) => row.id === id || lost === undefined ? row : { ...row, lost })
 }
 
 /** Enters that a line went through: no blocking is in the bays along its way. */

@@ -89,6 +89,20 @@ describe('the run of work', () => {
     expect(run.every(({ why, does }) => told(why).length > 0 && does.length > 0)).toBe(true)
   })
 
+  it('makes each circuit live and tests it before any screen is hung, box by box', () => {
+    const { job, wall } = demoWall('holm-point', 'ticket-hall')
+    const run = runOf(of({ ...job, walls: [wall] }))
+    const live = run.findIndex(({ id }) => id === 'check:live-board-7')
+    expect(live).toBeGreaterThan(run.findIndex(({ kind }) => kind === 'plates'))
+    expect(live).toBeLessThan(run.findIndex(({ kind }) => kind === 'hang'))
+    expect(run.filter(({ id }) => id.startsWith('check:live-'))).toHaveLength(1)
+    expect(told(run[live]!.title)).toBe('Re-energise and test Outlet below, circuit 7')
+    const does = run[live]!.does.map(told).join(' ')
+    expect(does).toMatch(/polarity and earth at boxes b11, .*trip time.*Load test.*licence/)
+    expect(told(run.find(({ id }) => id === 'cable:boxes')!.does[0]!)).toMatch(
+      /^Box b11: 70 × 108 mm, centre 1624\.8 mm from wall left and 2327 mm above floor\./)
+  })
+
   it('lets cables in before the plates, and sets wind locks last where the mount has them', () => {
     const { job, wall } = demoWall('holm-point', 'ticket-hall')
     const order = kinds({ ...job, walls: [wall] })

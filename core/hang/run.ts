@@ -112,8 +112,9 @@ function cableSteps({ wall, wiring: { boxes, routes, works } }: RunOf): RunStep[
           title: words`Cut out for ${plural(cut.length, 'box', 'boxes')}`,
           does: cut.map(
             ({ id, cutout }) =>
-              words`Box ${called(id)}: ${cutout.width} × ${cutout.height}, centre ${cutout.y + cutout.height / 2}
-                above floor. Look inside before sawing deeper than the board.`,
+              words`Box ${called(id)}: ${cutout.width} × ${cutout.height}, centre ${cutout.x + cutout.width / 2} from
+                wall left and ${cutout.y + cutout.height / 2} above floor. Look inside before sawing deeper than the
+                board.`,
           ),
           why: words`Before the plates, while there is room for the saw.`,
           subject: { kind: 'box' as const, id: cut[0]!.id },
@@ -147,6 +148,33 @@ function cableSteps({ wall, wiring: { boxes, routes, works } }: RunOf): RunStep[
         }]
       : []),
   ]
+}
+
+/**
+ * Each circuit is live again, and tested, while its boxes can still be reached: a fault behind a wall of screens costs
+ * a day.
+ */
+function liveSteps({ wall, wiring: { boxes, circuits } }: RunOf): RunStep[] {
+  const called = namesOn(wall)
+  return circuits.flatMap(({ id, name, screens }): RunStep[] => {
+    const fed = boxes.filter(box =>
+      box.held && box.kind !== 'pass-through' && box.for.some(screen => screens.includes(screen)))
+    if (fed.length === 0) return []
+    const names = fed.map(box => called(box.id)).join(', ')
+    return [{
+      ...stepAs('check', `live-${id}`),
+      title: words`Re-energise and test ${name}`,
+      subject: { kind: 'box', id: fed[0]!.id },
+      does: [
+        words`A licensed electrician closes the boxes, removes the lock and re-energises ${name}.`,
+        words`Test polarity and earth at ${fed.length === 1 ? 'box' : 'boxes'} ${names}.`,
+        words`Press the test button of the RCD or GFCI, and measure its trip time where local code requires it.`,
+        words`Load test: plug in one display after another and read the current at the board.`,
+        words`Enter name, licence, times and results on the electrician’s sheet, sign it, and photograph it in Close.`,
+      ],
+      why: words`Before any screen is pushed home: behind the screens no box can be reached.`,
+    }]
+  })
 }
 
 /** Holes along one height of one array, which are drilled together. */
@@ -331,8 +359,8 @@ function hangSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
             : []),
           words`Hook it on${mount?.lift ? words`: lift it ${mount.lift} above its position and lower it` : []}.
             ${pulls
-              ? 'Plug in power and signal while it is pulled out, then push it home.'
-              : 'Plug in power and signal before closing the last edge.'}`,
+              ? 'Plug in power and signal while it is pulled out, check that it shows a picture, then push it home.'
+              : 'Plug in power and signal, and check that it shows a picture, before closing the last edge.'}`,
           words`Lock it before letting go, and before anyone works below it.${wire}`,
         ],
         why:
@@ -375,6 +403,7 @@ export const runOf = (of: RunOf): RunStep[] => [
   ...drillSteps(of),
   ...plateSteps(of),
   ...uprightSteps(of),
+  ...liveSteps(of),
   ...hangSteps(of),
   ...secureSteps(of),
 ]

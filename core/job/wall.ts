@@ -111,6 +111,7 @@ const blockingSchema = group({
   found: must(flag('Whether it was found, or is only suspected')),
   x1: length('Start, if in one stud bay only'),
   x2: length('End; absent: across the whole wall'),
+  lost: oneOf(['weight', 'rod'], 'What of a pull line is behind it, until it is recovered'),
 })
 export type Blocking = InferType<typeof blockingSchema>
 const ruledOutSchema = group({

@@ -1,8 +1,11 @@
-import type { Wall } from '../job'
+import type { Blocking, Wall } from '../job'
 import type { Bay } from './bays'
 
-/** Blocking across a bay at a height, and how likely it is there: 1 where it was found. */
-export interface Across { y: number, likely: number }
+/**
+ * Blocking across a bay at a height, and how likely it is there: 1 where it was found; and what of a pull line was left
+ * behind it.
+ */
+export interface Across { y: number, likely: number, lost?: Blocking['lost'] }
 
 /**
  * How likely a bay has blocking at half its height where nobody looked, and at the height at which a bay beside it has
@@ -29,6 +32,7 @@ export function blockingIn(
   const rows: Across[] = (blocking ?? []).map(row => ({
     y: row.y,
     likely: !row.found ? SUSPECTED : isHere(row) ? 1 : BESIDE_FOUND,
+    ...row.lost !== undefined && isHere(row) && { lost: row.lost },
   }))
   const unseen: Across[] = blocking ? [] : [{ y: height / 2, likely: UNSEEN }]
   return [...rows, ...unseen].filter(({ y, likely }) => likely === 1 || !isClear(y))

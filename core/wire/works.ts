@@ -193,6 +193,9 @@ export function worksOf(
     openings: each(({ openings }) => openings.length) - openings.length,
     plates: each(({ method }) => (method === 'bored plate' ? 1 : 0)) - plates,
   }
+  // What was left behind blocking is recovered once, whichever routes open it.
+  const recoveries = routes.flatMap(({ legs }) =>
+    legs.flatMap(({ lost, openings: [opening] }) => lost && opening ? [`${opening.x} ${opening.y}`] : []))
   const blocked = openings.filter(({ at }) => at === 'blocking').length
   const sparedBlocked
     = each(({ method, openings }) => (method === 'opening at blocking' ? openings.length : 0)) - blocked
@@ -207,6 +210,7 @@ export function worksOf(
     minutes:
       routes.reduce((sum, { minutes }) => sum + minutes, 0)
       - sparedBlocked * MINUTES.opening
+      - (recoveries.length - new Set(recoveries).size) * MINUTES.recover
       - (spared.openings - sparedBlocked) * MINUTES.stud
       - Math.max(spared.plates, 0) * MINUTES.plate,
   }

@@ -13,11 +13,26 @@ const { show, system, withUnit } = useUnits()
 const NUDGE = computed(() => system.value === 'metric' ? 25 : 25.4)
 const fault = ref('')
 const done = ref('')
+const lost = ref<'' | 'weight' | 'rod'>('')
+const LOST = [
+  { value: '', label: 'nothing' },
+  { value: 'weight', label: 'a weight' },
+  { value: 'rod', label: 'a rod or its end' },
+]
+/** Blocking in the bays of this route behind which a weight or a rod still is. */
+const behind = computed(() => (store.wall?.blocking ?? []).filter(({ lost: left, y }) =>
+  left !== undefined && route.legs.some(leg => leg.lost !== undefined && Math.abs(leg.to.y - y) < 1)))
 
 function tell(result: 'through' | 'stopped', y?: number): boolean {
   done.value = ''
   fault.value = store
-    .record({ kind: 'fished', route: route.id, result, ...(y !== undefined && { y }) })
+    .record({
+      kind: 'fished',
+      route: route.id,
+      result,
+      ...(y !== undefined && { y }),
+      ...(result === 'stopped' && lost.value && { lost: lost.value }),
+    })
     .map(({ message }) => message)
     .join(' ')
   return fault.value === ''
@@ -35,11 +50,17 @@ function stop(y: number) {
     return [{ path: '$', message: `the wall is only ${withUnit(store.wall!.height)} high` }]
   // What was typed stays until it can be kept.
   if (!tell('stopped', y)) return [{ path: '$', message: 'Not saved yet' }]
-  const faults = store.edit('Blocking found by pull line', wall => enterStopped(wall, y, bayAt(y)))
+  const faults = store.edit('Blocking found by pull line', wall =>
+    enterStopped(wall, y, bayAt(y), lost.value || undefined))
+  lost.value = ''
   stopping.value = false
   stoppedAt.value = undefined
   done.value = `Blocking entered at ${withUnit(y)}. The route is recalculated.`
   return faults
+}
+function recovered(id: string) {
+  store.edit('Lost tool recovered', wall => enterRecovered(wall, id))
+  done.value = 'Recorded: nothing is left behind the blocking.'
 }
 function through() {
   if (!tell('through')) return
@@ -64,6 +85,14 @@ watch(() => route.id, () => { fault.value = done.value = '' })
         Line through
       </button>
     </div>
+    <ChoiceField
+      v-if="stopping"
+      class="mt-1"
+      label="Left behind the blockage"
+      :value="lost"
+      :options="LOST"
+      :commit="value => { lost = value as typeof lost; return [] }"
+    />
     <div
       v-if="stopping"
       class="mt-1 grid gap-2"
@@ -90,6 +119,21 @@ watch(() => route.id, () => { fault.value = done.value = '' })
           {{ by > 0 ? '+' : '−' }}{{ show(Math.abs(by)) }}
         </button>
       </template>
+    </div>
+    <div
+      v-for="row in behind"
+      :key="row.id"
+      class="mt-1 space-y-1 border-l-4 border-caution bg-paper px-2 py-1 text-sm"
+      data-testid="lost"
+    >
+      <p>
+        <b>A {{ row.lost }} is behind the blocking at {{ withUnit(row.y) }}.</b> Open the covering there, bore a second
+        hole beside the first, lower a magnet on a line, draw the {{ row.lost }} to the holes and pull it out. A weight
+        that no magnet draws: catch it with a hooked rod. Seal both holes.
+      </p>
+      <button type="button" class="press !min-h-12" @click="recovered(row.id)">
+        Mark as recovered
+      </button>
     </div>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}

@@ -6,4 +6,5 @@ export const fishedSchema = entry('fished', {
   route: name(),
   result: must(oneOf(['through', 'stopped'])),
   y: length('Height of the blockage'),
+  lost: oneOf(['weight', 'rod'], 'What of the pull line was left behind the blockage'),
 })

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob, studs } from '../../../tests/fixtures/job'
 import type { BoxModel, Job, Wall } from '../../job'
+import { enterRecovered, enterStopped } from '../../edits/wiring'
 import { planWall } from '../../plan'
 import { textToString } from '../../units'
 import { mayBore } from './bore'
@@ -65,6 +66,23 @@ describe('a way to a box', () => {
       0,
       expect.closeTo(MINUTES.opening / 2, 9),
     ])
+  })
+
+  it('recovers a weight that was left behind blocking by a second hole beside the first, until it is out', () => {
+    const stopped = (lost?: 'weight') => wired((wall) => {
+      enterStopped(wall, 2700, { from: 0, to: 6200 }, lost)
+    })
+    const [plain, left] = [stopped().routes[0]!, stopped('weight').routes[0]!]
+    expect([left.minutes - plain.minutes, left.seals - plain.seals]).toEqual([
+      expect.closeTo(MINUTES.recover, 9), 1,
+    ])
+    const bores = left.legs.flatMap(({ bores: all }) => all).filter(({ through }) => through === 'blocking')
+    expect([bores.length, Math.abs(bores[0]!.x - bores[1]!.x)]).toEqual([2, 45])
+    const out = wired((wall) => {
+      enterStopped(wall, 2700, { from: 0, to: 6200 }, 'weight')
+      enterRecovered(wall, wall.blocking!.at(-1)!.id)
+    }).routes[0]!
+    expect(out).toEqual(plain)
   })
 
   it('takes the cheaper side, or the one of the house rule, and tells what the other would take', () => {

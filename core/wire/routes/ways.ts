@@ -40,6 +40,8 @@ export interface Leg {
   past: string[]
   /** Blocking that may be met, whose likelihood is in the minutes. */
   doubts: Across[]
+  /** What of a pull line is behind the blocking that is opened, and is recovered there. */
+  lost?: Across['lost']
 }
 
 /** Minutes that things take, the firm's usual ones. */
@@ -50,6 +52,7 @@ export const MINUTES = {
   rodPerMetre: 3,
   rodInsulatedPerMetre: 6,
   opening: 42,
+  recover: 15,
   plate: 12,
   stud: 40,
   voidPerMetre: 1,
@@ -63,6 +66,8 @@ export const MINUTES = {
 const OPENING = { width: 150, height: 100 }
 /** Of two ways that take as long the one with fewer openings is taken. */
 const AN_OPENING = 1e-6
+/** A second hole is bored beside the first to recover what was left behind blocking, this far from it, mm. */
+const BESIDE_FIRST = 45
 /** What stands in a bay and can be passed. */
 const PASSED = new Set(['pipe', 'live-cable', 'cable-run', 'duct'])
 /** Beside a pipe a line wants so much, mm. */
@@ -101,7 +106,7 @@ function stepOf(wall: Wall, bay: Bay, across: Across[], y1: number, y2: number):
   const met = across.filter(({ y }) => y > y1 && y <= y2)
   const passed = features.filter(({ kind }) => PASSED.has(kind))
   const more
-    = met.reduce((sum, { likely }) => sum + likely * MINUTES.opening, 0)
+    = met.reduce((sum, { likely, lost }) => sum + likely * MINUTES.opening + (lost ? MINUTES.recover : 0), 0)
       + passed.reduce(
         (sum, { x, width }) =>
           sum + (Math.max(x - bay.from, bay.to - x - width) >= BESIDE_PIPE ? MINUTES.pipe : MINUTES.pipeAcross),
@@ -281,6 +286,9 @@ function within({ from, to }: Bay, x: number): number {
     : Math.min(Math.max(x, from + OPENING.width / 2), to - OPENING.width / 2)
 }
 
+/** Where the second hole through blocking is bored: beside the first, on the side with more room. */
+const besideFirst = ({ from, to }: Bay, x: number): number => x - from > to - x ? x - BESIDE_FIRST : x + BESIDE_FIRST
+
 /**
  * The legs of a way through some places.
  *
@@ -334,13 +342,15 @@ function legsUpOrDown(wall: Wall, bay: Bay, step: Step, leg: Omit<Leg, 'method' 
   const sure = step.met.filter(({ likely }) => likely === 1).sort((p, q) => down ? q.y - p.y : p.y - q.y)
   const method = down ? (wall.insulation ? 'weighted line' as const : 'drops' as const) : 'rod' as const
   const doubts = step.met.filter(({ likely }) => likely < 1)
-  const rest = (down ? step.down : step.up) - sure.length * MINUTES.opening
+  const recovering = ({ lost }: Pick<Across, 'lost'>) => lost ? MINUTES.recover : 0
+  const rest = (down ? step.down : step.up)
+    - sure.reduce((sum, each) => sum + MINUTES.opening + recovering(each), 0)
   // A leg ends at what stops it: the line goes that far, and on from the opening.
   const ends = [
-    ...sure.map(({ y }) => ({ y, stopped: true })),
-    ...(sure.at(-1)?.y === b.y ? [] : [{ y: b.y, stopped: false }]),
+    ...sure.map(({ y, lost }) => ({ y, lost, stopped: true })),
+    ...(sure.at(-1)?.y === b.y ? [] : [{ y: b.y, lost: undefined, stopped: false }]),
   ]
-  return ends.map(({ y, stopped }, k) => {
+  return ends.map(({ y, lost, stopped }, k) => {
     const from = ends[k - 1]?.y ?? a.y
     const share = b.y === a.y ? 0 : rest * (y - from) / (b.y - a.y)
     return {
@@ -349,14 +359,16 @@ function legsUpOrDown(wall: Wall, bay: Bay, step: Step, leg: Omit<Leg, 'method' 
       to: { x: a.x, y },
       past: step.past,
       doubts: doubts.filter(each => each.y > Math.min(from, y) && each.y <= Math.max(from, y)),
-      minutes: share + (stopped ? MINUTES.opening : 0),
+      minutes: share + (stopped ? MINUTES.opening + recovering({ lost }) : 0),
+      ...(lost && { lost }),
       ...(stopped
         ? {
             method: 'opening at blocking' as const,
             openings: [openingAt({ x: within(bay, a.x), y })],
-            seals: 1,
+            seals: lost ? 2 : 1,
             patches: 1,
-            bores: [{ x: a.x, y, diameter: hole, through: 'blocking' as const }],
+            bores: [a.x, ...lost ? [besideFirst(bay, a.x)] : []]
+              .map(x => ({ x, y, diameter: hole, through: 'blocking' as const })),
           }
         : { method }),
     }
