@@ -50,8 +50,8 @@ function stop(y: number) {
     return [{ path: '$', message: `the wall is only ${withUnit(store.wall!.height)} high` }]
   // What was typed stays until it can be kept.
   if (!tell('stopped', y)) return [{ path: '$', message: 'Not saved yet' }]
-  const faults = store.edit('Blocking found by pull line', wall =>
-    enterStopped(wall, y, bayAt(y), lost.value || undefined))
+  const [bay, left] = [bayAt(y), lost.value || undefined]
+  const faults = store.edit('Blocking found by pull line', wall => enterStopped(wall, y, bay, left))
   lost.value = ''
   stopping.value = false
   stoppedAt.value = undefined

@@ -76,6 +76,7 @@ describe('a way to a box', () => {
     expect([left.minutes - plain.minutes, left.seals - plain.seals]).toEqual([
       expect.closeTo(MINUTES.recover, 9), 1,
     ])
+    expect(left.legs.filter(({ lost }) => lost === 'weight')).toHaveLength(1)
     const bores = left.legs.flatMap(({ bores: all }) => all).filter(({ through }) => through === 'blocking')
     expect([bores.length, Math.abs(bores[0]!.x - bores[1]!.x)]).toEqual([2, 45])
     const out = wired((wall) => {

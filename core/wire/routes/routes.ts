@@ -83,6 +83,7 @@ function joined(legs: Leg[]): Leg[] {
         guards: last.guards + leg.guards,
         past: [...new Set([...last.past, ...leg.past])],
         doubts: [...last.doubts, ...leg.doubts],
+        ...(leg.lost && { lost: leg.lost }),
       }
     }
     else out.push(leg)
