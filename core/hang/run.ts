@@ -170,7 +170,8 @@ function liveSteps({ wall, wiring: { boxes, circuits } }: RunOf): RunStep[] {
         words`Test polarity and earth at ${fed.length === 1 ? 'box' : 'boxes'} ${names}.`,
         words`Press the test button of the RCD or GFCI, and measure its trip time where local code requires it.`,
         words`Load test: plug in one display after another and read the current at the board.`,
-        words`Enter name, licence, times and results on the electrician’s sheet, sign it, and add a photo of it in Close.`,
+        words`Enter name, licence, times and results on the electrician’s sheet, sign it, and add a photo of it in
+          Close.`,
       ],
       why: words`Before any screen is pushed home: behind the screens no box can be reached.`,
     }]
