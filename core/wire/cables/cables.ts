@@ -319,6 +319,13 @@ function withAreas(given: Given[], { boxes, feeds, currents, routes }: Wired): G
   })
 }
 
+/** What conductors are asked for; where nobody has said by which rules, the stricter is preferred and refuses none. */
+function askedArea(amps: number | undefined, area: number | undefined, rules: ElectricalRules) {
+  if (amps === undefined) return {}
+  const least = leastArea(amps, rules)
+  return rules ? { least, ...(area !== undefined && { area }) } : { area: Math.max(area ?? 0, least.area) }
+}
+
 /** Chooses the cable of each that is given, by kind, way and current. */
 function choosing({ wall, catalogue, electricalRules }: Wired): (given: Given) => CablePlan {
   /** The diameter of the thickest cable of a kind, while none is chosen: its bend is the widest. */
@@ -337,8 +344,8 @@ function choosing({ wall, catalogue, electricalRules }: Wired): (given: Given) =
           needed,
           inWall,
           plenum: isInAir(route, wall),
-          ...(amps !== undefined && { amps, least: leastArea(amps, electricalRules) }),
-          ...(area !== undefined && { area }),
+          ...(amps !== undefined && { amps }),
+          ...askedArea(amps, area, electricalRules),
         },
         catalogue,
         byHand,
