@@ -158,7 +158,7 @@ function liveSteps({ wall, wiring: { boxes, circuits } }: RunOf): RunStep[] {
   const called = namesOn(wall)
   return circuits.flatMap(({ id, name, screens }): RunStep[] => {
     const fed = boxes.filter(box =>
-      box.held && box.kind !== 'pass-through' && box.for.some(screen => screens.includes(screen)))
+      box.held && box.kind === 'power' && box.for.some(screen => screens.includes(screen)))
     if (fed.length === 0) return []
     const names = fed.map(box => called(box.id)).join(', ')
     return [{

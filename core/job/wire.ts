@@ -49,7 +49,7 @@ export const cableModelSchema = group({
   lengths: must(list(must(size()), 60, 'Stocked lengths', CABLE, 'lengths')),
   farthest: size('Max run', CABLE),
   amps: amount('A', 400, 'Max breaker rating', CABLE),
-  area: amount('mm²', 300, 'Conductor cross-section', CABLE),
+  area: amount('sq mm', 300, 'Conductor cross-section', CABLE),
   inWall: flag('In-wall rated', CABLE),
   plenum: flag('Plenum rated', CABLE),
   pack: count(10_000, 'Pieces per pack', CABLE),

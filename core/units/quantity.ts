@@ -10,6 +10,10 @@ export interface Quantity { value: number, unit: string }
 const IMPERIAL: Record<string, { unit: string, per: number }> = {
   'mm': { unit: 'in', per: 1 / 25.4 },
   'mm²': { unit: 'in²', per: 1 / 25.4 ** 2 },
+  // Cross-section of a conductor, and room in a box, as electricians have them.
+  'sq mm': { unit: 'kcmil', per: 1.973525 },
+  'cm³': { unit: 'in³', per: 1 / 2.54 ** 3 },
+  'Ω/km': { unit: 'Ω/kft', per: 0.3048 },
   'N': { unit: 'lbf', per: 1 / 4.4482216 },
   'N/mm': { unit: 'lbf/in', per: 25.4 / 4.4482216 },
   'N·m': { unit: 'lbf·ft', per: 1 / (4.4482216 * 0.3048) },
@@ -26,7 +30,7 @@ const IMPERIAL: Record<string, { unit: string, per: number }> = {
 const DECIMALS: Record<string, number> = {
   'mm': 1, 'mm²': 0, 'N': 1, 'N/mm': 2, 'N·m': 1, 'MPa': 1, 'Pa': 0, 'kg': 1, 'mm/m': 1, 'm/s': 1, 'm³/h': 0, 'K': 0,
   'in': 2, 'in²': 2, 'lbf': 1, 'lbf/in': 1, 'lbf·ft': 1, 'psi': 0, 'psf': 1, 'lb': 1, 'in/ft': 2, 'mph': 0,
-  'ft³/min': 0, '°F': 0,
+  'ft³/min': 0, '°F': 0, 'sq mm': 2, 'kcmil': 2, 'cm³': 1, 'in³': 1, 'Ω/km': 2, 'Ω/kft': 2,
 }
 
 /**

@@ -20,8 +20,9 @@ const LOST = [
   { value: 'rod', label: 'a rod or its end' },
 ]
 /** Blocking in the bays of this route behind which a weight or a rod still is. */
-const behind = computed(() => (store.wall?.blocking ?? []).filter(({ lost: left, y }) =>
-  left !== undefined && route.legs.some(leg => leg.lost !== undefined && Math.abs(leg.to.y - y) < 1)))
+const behind = computed(() => (store.wall?.blocking ?? []).filter(({ lost: left, y, x1 = -Infinity, x2 = Infinity }) =>
+  left !== undefined
+  && route.legs.some(({ lost: here, to }) => here !== undefined && Math.abs(to.y - y) < 1 && to.x > x1 && to.x < x2)))
 
 function tell(result: 'through' | 'stopped', y?: number): boolean {
   done.value = ''

@@ -1,5 +1,5 @@
 import type { BoxModel } from '../../job'
-import { figure, words, type Figure } from '../../units'
+import { figure, quantity, words, type Figure } from '../../units'
 
 /** Room that a conductor of a cross-section takes in a box, by its size up to, mm² and cm³ (NEC 314.16(B)(1)). */
 const EACH = [
@@ -15,11 +15,8 @@ const DEVICE = 2
 /** Up to four earths count as one conductor, each beyond as a quarter (NEC 314.16(B)(5)). */
 const earthsOf = (cables: number) => 1 + Math.max(0, cables - 4) / 4
 
-/** How full a box is: the room that its conductors need of what it has, or the conductors of what is allowed, %. */
-export type Fill = Figure
-
 /**
- * How full a box is with the cables that enter it: by its maker's own figure, or by the room that they take
+ * How full a box is with the cables that enter it, %: by its maker's own figure, or by the room that they take
  * (NEC 314.16); undefined where neither is known.
  *
  * @param cables how many power cables enter it
@@ -27,7 +24,7 @@ export type Fill = Figure
  * @example
  * // two cables of 2.5 mm² and one device in 295 cm³: (2 × 2 + 1 + 1 + 2) × 36.9 = 295.2, 100.1 %
  */
-export function fillOf(model: BoxModel, cables: number, area: number | undefined): Fill | undefined {
+export function fillOf(model: BoxModel, cables: number, area: number | undefined): Figure | undefined {
   const conductors = LIVE * cables + cables
   if (model.conductors !== undefined)
     return figure([{
@@ -53,7 +50,7 @@ export function fillOf(model: BoxModel, cables: number, area: number | undefined
     },
     {
       label: 'Box fill',
-      expression: words`${String(counted)} × ${String(room)} cm³ ÷ ${String(model.volume)} cm³`,
+      expression: words`${String(counted)} × ${quantity(room, 'cm³')} ÷ ${quantity(model.volume, 'cm³')}`,
       value: 100 * counted * room / model.volume,
       unit: '%',
       source: 'NEC 314.16; check with local code',

@@ -187,7 +187,7 @@ describe('what a cable may do', () => {
       'cable-rating-not-known', /max breaker rating of bare is not known/],
     ['so is one whose conductors the rules do not allow behind the breaker',
       [{ kind: 'power', amps: 20, least: { area: 3.31, source: 'NEC 240.4(D)' } }],
-      'cable-too-thin', /at least 3\.31 mm² \(NEC 240\.4\(D\)\), and p25 has less/],
+      'cable-too-thin', /at least 3\.31 sq mm \(NEC 240\.4\(D\)\), and p25 has less/],
     ['so is a model that is not in the catalogue', [{}, 'lost'], 'cable-model-not-known', /no cable model lost/],
     ['so is what is stocked too short', [{ needed: 35_000 }], 'cable-too-short', /35000 mm .*fibre.* 30000 mm/],
     [

@@ -303,27 +303,20 @@ export function stretchesTo(boxes: string[], cables: CablePlan[], routes: RouteP
 }
 
 /** Power cables with the cross-section that voltage drop to the farthest box of their circuit asks for. */
-function withAreas(given: Given[], { boxes, feeds, currents, routes }: Wired): Given[] {
+function withAreas(given: Given[], wired: Wired): Given[] {
+  const { boxes, currents, routes } = wired
   const cables = given.map(each => ({ ...each, route: each.route?.id }))
-  const sourceOf = (box: BoxPlan) => box.for.map(id => feeds.get(id)).find(found => found !== undefined)
   const areas = new Map([...currents].map(([source, { amps, volts }]) => {
-    const fed = boxes.filter(box => !isSignal(box.kind) && sourceOf(box)?.id === source).map(({ id }) => id)
+    const fed = boxes.filter(box => !isSignal(box.kind) && feedOf(box, wired)?.id === source).map(({ id }) => id)
     const lengthOf = ({ parts }: { parts: Given['parts'] }) => parts(0).reduce((sum, { value }) => sum + value, 0)
     const length = farthestOf(fed, cables, routes, lengthOf).reduce((sum, cable) => sum + lengthOf(cable), 0)
     return [source, areaForDrop(length, amps, volts)] as const
   }))
   return given.map((each) => {
     const box = boxes.find(({ id }) => id === each.route?.to)
-    const area = box && areas.get(sourceOf(box)?.id ?? '')
+    const area = box && areas.get(feedOf(box, wired)?.id ?? '')
     return area === undefined ? each : { ...each, area }
   })
-}
-
-/** What conductors are asked for; where nobody has said by which rules, the stricter is preferred and refuses none. */
-function askedArea(amps: number | undefined, area: number | undefined, rules: ElectricalRules) {
-  if (amps === undefined) return {}
-  const least = leastArea(amps, rules)
-  return rules ? { least, ...(area !== undefined && { area }) } : { area: Math.max(area ?? 0, least.area) }
 }
 
 /** Chooses the cable of each that is given, by kind, way and current. */
@@ -344,8 +337,8 @@ function choosing({ wall, catalogue, electricalRules }: Wired): (given: Given) =
           needed,
           inWall,
           plenum: isInAir(route, wall),
-          ...(amps !== undefined && { amps }),
-          ...askedArea(amps, area, electricalRules),
+          ...(amps !== undefined && { amps, least: leastArea(amps, electricalRules) }),
+          ...(area !== undefined && { area }),
         },
         catalogue,
         byHand,

@@ -1,7 +1,7 @@
 import type { Finding } from '../../finding'
 import type { FindingCode } from '../../findings'
 import type { CableModel } from '../../job'
-import { words, type Text } from '../../units'
+import { quantity, words, type Text } from '../../units'
 
 /**
  * What a cable has to do: how far it goes, mm, whether in a wall or through a void that carries air, and behind what
@@ -132,8 +132,9 @@ function carrying({ kind, amps, least }: Duty, cables: CableModel[]): ReturnType
       models: [],
       fault: {
         code: 'cable-too-thin',
-        message: words`a ${String(amps)} A breaker requires conductors of at least ${String(least!.area)} mm²
-          (${least!.source}), and ${list(rated)} ${rated.length === 1 ? 'has' : 'have'} less`,
+        message: words`a ${String(amps)} A breaker requires conductors of at least
+          ${quantity(least!.area, 'sq mm')} (${least!.source}), and ${list(rated)}
+          ${rated.length === 1 ? 'has' : 'have'} less`,
         remedy: words`Add a suitable cable, or have the electrician fit a smaller breaker.`,
       },
     }

@@ -27,7 +27,7 @@ const NEC: ByPlace = {
 const IEC: ByPlace = {
   name: 'IEC 60364',
   protection: '30 mA RCD',
-  colours: 'line brown, neutral blue, protective earth green-and-yellow (IEC 60446)',
+  colours: 'line brown, neutral blue, protective earth green-and-yellow (IEC 60445)',
   cover: 'in-use covers, at least IP44 with the plug in (IEC 60529)',
   cords: 'no flexible cord as fixed wiring inside a wall (IEC 60364-5-52)',
 }

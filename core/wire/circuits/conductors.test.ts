@@ -27,7 +27,7 @@ describe('voltage drop', () => {
 })
 
 describe('conductors behind a breaker', () => {
-  it.each([[15, 'nec', 2.08], [20, 'nec', 3.31], [30, 'nec', 5.26], [10, 'iec', 1.5], [16, 'iec', 2.5], [20, 'iec', 4],
+  it.each([[15, 'nec', 2.08], [20, 'nec', 3.31], [30, 'nec', 5.26], [13, 'iec', 1.5], [16, 'iec', 2.5], [20, 'iec', 4],
     [32, 'iec', 6]] as const)('of %s A by %s are of at least %s mm²', (amps, rules, area) =>
     expect(leastArea(amps, rules).area).toBe(area))
 

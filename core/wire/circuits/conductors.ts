@@ -17,7 +17,7 @@ const NEC: Row[] = [
 ]
 /** Copper of two loaded conductors in an insulated wall (IEC 60364-5-52, table B.52.2, method A2, 30 °C). */
 const IEC: Row[] = [
-  { amps: 10, area: 1.5 },
+  { amps: 14, area: 1.5 },
   { amps: 18.5, area: 2.5 },
   { amps: 25, area: 4 },
   { amps: 32, area: 6 },

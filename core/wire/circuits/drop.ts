@@ -1,7 +1,7 @@
-import { figure, words, type Figure } from '../../units'
+import { figure, quantity, words, type Figure, type Step, type Text } from '../../units'
 
-/** Resistivity of copper, Ω·mm²/m: at 20 °C, and hot, as conductors under load are. */
-export const COPPER = { cold: 0.0172, hot: 0.0225 }
+/** Resistivity of copper, Ω·mm²/m: hot, as conductors under load are; at 20 °C it is 0.0172. */
+const COPPER_HOT = 0.0225
 /** So much of a circuit's voltage may be lost to the farthest display, and so much in all, from the service on. */
 export const MOST_DROP = { branch: 0.03, all: 0.05 }
 const SOURCE = 'NEC 210.19(A) informational note, IEC 60364-5-52 annex G; check with local code'
@@ -24,16 +24,24 @@ export function dropOf(stretches: Stretch[], amps: number, volts: number): Drop 
   const byArea = new Map<number, number>()
   for (const { length, area } of stretches) byArea.set(area, (byArea.get(area) ?? 0) + length)
   const parts = [...byArea].map(([area, length]) => ({ area, metres: length / 1000 }))
-  const lost = parts.reduce((sum, { area, metres }) => sum + 2 * metres * amps * COPPER.hot / area, 0)
-  const terms = parts.map(({ area, metres }) =>
-    `2 × ${metres.toFixed(2)} m × ${amps.toFixed(2)} A × ${COPPER.hot} Ω·mm²/m ÷ ${area} mm²`)
+  const lost = parts.reduce((sum, { area, metres }) => sum + 2 * metres * amps * COPPER_HOT / area, 0)
+  const hot = (area: number) => 1000 * COPPER_HOT / area
   const share = figure([
+    ...parts.map(({ area }): Step => ({
+      label: 'Resistance of a conductor',
+      expression: words`copper, hot, of ${quantity(area, 'sq mm')}`,
+      value: hot(area),
+      unit: 'Ω/km',
+    })),
     {
       label: 'Voltage drop to the farthest box',
-      expression: words`${terms.join(' + ')}`,
+      expression: parts.reduce<Text>((text, { area, metres }, n) => {
+        const term = words`2 × ${metres * 1000} × ${quantity(amps, 'A')} × ${quantity(hot(area), 'Ω/km')}`
+        return n === 0 ? term : words`${text} + ${term}`
+      }, []),
       value: lost,
       unit: 'V',
-      source: 'conductors hot; all current over the whole length',
+      source: 'all current over the whole length, there and back',
     },
     {
       label: 'Voltage drop',
@@ -48,4 +56,4 @@ export function dropOf(stretches: Stretch[], amps: number, volts: number): Drop 
 
 /** The cross-section that loses no more than it may over a length, mm². */
 export const areaForDrop = (length: number, amps: number, volts: number): number =>
-  2 * (length / 1000) * amps * COPPER.hot / (MOST_DROP.branch * volts)
+  2 * (length / 1000) * amps * COPPER_HOT / (MOST_DROP.branch * volts)

@@ -141,7 +141,7 @@ export function conductorFindings(wall: Wall, wiring: Wiring, { catalogue, site 
           severity: 'caution' as const,
           code: 'electrical-rules-not-known' as const,
           message: words`It is not known whether this site is wired by NEC or by IEC rules: the stricter of both is
-            preferred where the catalogue has such a cable.`,
+            used.`,
           remedy: words`Choose the electrical rules under the site’s details.`,
         }]
       : [],
