@@ -17,6 +17,7 @@ export const wireStage: StageRoom = {
     bench,
     ledger,
     () => import('./PowerPanel.vue'),
+    () => import('./OneLineView.vue'),
     () => import('./BoxesPanel.vue'),
     () => import('./RoutesPanel.vue'),
     () => import('./SchedulePanel.vue'),

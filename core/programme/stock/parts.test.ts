@@ -50,6 +50,20 @@ describe('parts', () => {
     ).toBe(true)
   })
 
+  it('of cable are reels, used once all that is cut from them is pulled', () => {
+    // Nine pieces of 15 m together, from one reel of 25 m.
+    const job = jobOf('holm-point', 'ticket-hall')
+    const reels = (log: Job['log']) => counts(wallState({ ...job, log }).needed)['cable lyng-3g25']
+    expect(reels(job.log)).toBe(1)
+    const boxes = job.walls[0]!.boxes!.filter(({ kind }) => kind === 'power').map(({ id }) => id)
+    const pulled = boxes.map((box, n) => ({
+      id: `p${n}`, at: `2026-12-0${n + 1}T09:00:00Z`, by: 'Odd', wall: 'ticket-hall', kind: 'step' as const,
+      step: `cable:to-${box}`, done: true,
+    }))
+    expect(reels([...job.log, ...pulled.slice(0, 8)])).toBe(1)
+    expect(reels([...job.log, ...pulled])).toBeUndefined()
+  })
+
   it('of one model are put together, apart by what they are told apart by', () => {
     const parts = [
       { kind: 'box' as const, model: 'x', count: 2, wall: 'a' },

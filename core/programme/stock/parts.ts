@@ -23,11 +23,24 @@ export function together<Of extends Part>(parts: Of[], beside: (part: Of) => str
 const hitOf = ({ id: hole, made }: Hole, { holes }: AsBuilt) =>
   made === 'hit' ? holes.find(each => each.hole === hole && each.result === 'hit') : undefined
 
+interface Taken { model: string, routes: (string | undefined)[] }
+/**
+ * Cables as they come from the store, each with the routes that use it up: one with a plug by itself, a reel with all
+ * that is cut from reels of its model.
+ */
+const cablesTaken = ({ cables, works }: WorkloadOf['plan']['wiring']): Taken[] => [
+  ...cables.flatMap(({ model, route, taken }) =>
+    model?.plug && taken !== undefined ? [{ model: model.id, routes: [route] }] : []),
+  ...works.reels.flatMap(({ model: { id: model }, lengths }) => {
+    const routes = cables.filter(cable => cable.model?.id === model).map(({ route }) => route)
+    return lengths.map(() => ({ model, routes }))
+  }),
+]
+
 /**
  * What of the firm's catalogue a wall still needs, by its plan, and what went into it already, by its log: a fastener
- * by
- * the hole that was made for it, a mount once its plates are set, a display once it hangs, boxes and cables once they
- * are in.
+ * by the hole that was made for it, a mount once its plates are set, a display once it hangs, boxes and cables once
+ * they are in.
  */
 export function partsOf({ wall, plan, built, catalogue, log }: WorkloadOf): { needed: Part[], used: Used[] } {
   const steps = new Map(built.steps.filter(({ done }) => done).map(each => [each.step, each]))
@@ -57,7 +70,9 @@ export function partsOf({ wall, plan, built, catalogue, log }: WorkloadOf): { ne
   const isIn = isAllHung ? hungOf(built.hung.at(-1)!) : undefined
   for (const box of plan.wiring.boxes.filter(({ held }) => held))
     one({ kind: 'box', model: box.model, count: 1 }, doneOf('cable', 'boxes') ?? isIn)
-  for (const { model, route } of plan.wiring.cables.filter(({ taken }) => taken !== undefined))
-    if (model) one({ kind: 'cable', model: model.id, count: 1 }, (route && doneOf('cable', route)) || isIn)
+  for (const { model, routes } of cablesTaken(plan.wiring)) {
+    const pulled = routes.map(route => (route && doneOf('cable', route)) || isIn)
+    one({ kind: 'cable', model, count: 1 }, pulled.every(done => done) ? pulled.at(-1) : undefined)
+  }
   return { needed: together(needed), used: together(used, ({ at, by }) => `${at.slice(0, 10)} ${by}`) }
 }
