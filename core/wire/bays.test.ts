@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
+import { exampleJob, exampleWall, studs } from '../../tests/fixtures/job'
 import { wiredWall } from '../../tests/fixtures/wired'
 import type { Job, Wall } from '../job'
+import { planWall } from '../plan'
 import type { Member } from '../survey'
 import { baysBetween, baysOf } from './bays'
 import { placeBoxes } from './boxes/placeBoxes'
@@ -61,5 +63,25 @@ describe('bays between leaning studs', () => {
         }
       }
     }
+  })
+})
+
+describe('a bay', () => {
+  it('is what lies between two members, 10 mm clear of each: studs of 38 at 400 and 800 leave 429 to 771', () => {
+    const wall = { ...exampleWall(), structure: { ...exampleWall().structure, members: studs(400, 800) } }
+    const members = planWall(wall, exampleJob()).members
+    expect(baysOf(wall, members).map(({ from, to, left, right }) => [from, to, left, right])).toEqual([
+      [10, 371, undefined, 0],
+      [429, 771, 0, 1],
+      [829, 6190, 1, undefined],
+    ])
+    // A member known to ± 6 mm is kept clear of by 1.645 × 6 more on either side.
+    expect(
+      baysOf(
+        wall,
+        members.map(member => ({ ...member, sd: 6 })),
+      )[1],
+    ).toMatchObject({ from: 429 + 9.87, to: 771 - 9.87 })
+    expect(baysOf({ ...wall, structure: { kind: 'concrete' } }, members)).toEqual([])
   })
 })
