@@ -68,7 +68,13 @@ function fedBy(id: string): string {
     >
       <Workflow class="size-4" aria-hidden="true" /> {{ oneLine ? 'Show the wall' : 'Show one-line diagram' }}
     </button>
-    <div v-if="sources.length > 0" class="space-y-2" role="group" aria-label="Circuits and outlets">
+    <div
+      v-if="sources.length > 0"
+      class="max-h-68 space-y-2 overflow-y-auto"
+      tabindex="0"
+      role="group"
+      aria-label="Circuits and outlets"
+    >
       <SourceCard
         v-for="source in sources"
         :key="source.id"
