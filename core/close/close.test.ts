@@ -6,9 +6,10 @@ import { asBuilt, type LogEntry } from '../log'
 import { contextOf, planWall } from '../plan'
 import { handedOverOf } from '../revision'
 import { textToString } from '../units'
+import type { Wiring } from '../wire'
 import {
-  behindOf, clientViewOf, comparedWith, drawHandover, driftOf, getOutOf, handoverOf, inspectionOf, missingFor,
-  monthsLater, recordOf, replacementOf, serialTwice, stillOpen,
+  behindOf, circuitTestBlocks, clientViewOf, comparedWith, drawHandover, driftOf, getOutOf, handoverOf, inspectionOf,
+  missingFor, monthsLater, recordOf, replacementOf, serialTwice, stillOpen, testedCircuits, type TestedCircuit,
 } from './index'
 
 const say = (text: Parameters<typeof textToString>[0]) => textToString(text, 'metric')
@@ -121,12 +122,12 @@ describe('as built against plan', () => {
 })
 
 describe('what is missing before a wall is handed over', () => {
-  const missing = (log: LogEntry[]) => {
+  const missing = (log: LogEntry[], circuits: TestedCircuit[] = []) => {
     const job = exampleJob()
     const plan = planOf(job)
     const [built, record] = [asBuilt(log, wall), recordOf(log, wall)]
     const compared = comparedWith(plan.arrays, built, record, new Map([['a1', { x: 0.6, y: 0.6 }]]), 0.3)
-    return missingFor(plan.arrays, built, { record, compared, checks: [] }, [])
+    return missingFor(plan.arrays, built, { record, compared, checks: [], circuits }, [])
       .map(({ severity, what }) => `${severity}: ${say(what)}`)
   }
 
@@ -137,6 +138,34 @@ describe('what is missing before a wall is handed over', () => {
     )
     expect(missing([hung, entry('locked', { screen: first })]).some(each => each.startsWith('stop'))).toBe(false)
     expect(missing([])).toContain('note: Not signed yet.')
+  })
+
+  it('is a stop where a circuit failed its test, a caution where none is recorded, and on paper what was measured', () => {
+    const wiring = {
+      circuits: [{ id: 'c1', name: 'Circuit 7', screens: [first] }, { id: 'c2', name: 'Circuit 8', screens: [second] }],
+      boxes: [
+        { held: true, kind: 'power', for: [first] }, { held: true, kind: 'power', for: [second] },
+        { held: true, kind: 'pass-through', for: [second] },
+      ],
+    } as unknown as Wiring
+    const tests = (log: LogEntry[]) => testedCircuits(wiring, recordOf(log, wall).circuitTests)
+    const result = { circuit: 'c1', polarity: true, trip: true, load: true, tester: 'Una Berg, 4711' }
+    const lacks = (log: LogEntry[]) => missing(log, tests(log)).filter(each => each.includes('ircuit'))
+    expect(lacks([])).toEqual(['caution: Circuit test not recorded: Circuit 7, Circuit 8.'])
+    const log = [entry('circuit-test', { ...result, trip: false, load: false })]
+    expect(lacks(log)).toEqual([
+      'stop: Circuit 7 failed: RCD or GFCI trip, Load test. Isolate it until a licensed electrician has mended it.',
+      'caution: Circuit test not recorded: Circuit 8.',
+    ])
+    const again = [...log, entry('circuit-test', { ...result, tripTime: 24, current: 7.5 })]
+    expect(lacks(again)).toEqual(['caution: Circuit test not recorded: Circuit 8.'])
+    expect(circuitTestBlocks(tests(again), () => '2 Dec 2026')[1]).toMatchObject({
+      rows: [
+        ['Circuit 7', 'pass', 'pass, 24 ms', 'pass, 7.5 A', 'Una Berg, 4711', expect.stringContaining('2 Dec 2026')],
+        ['Circuit 8', 'not recorded', '', '', '', ''],
+      ],
+    })
+    expect(circuitTestBlocks([], () => '')).toEqual([])
   })
 
   it('names twice-used serials, open seams, a failed test picture and open points', () => {

@@ -3,6 +3,7 @@ import type { AsBuilt, LogEntry } from '../log'
 import type { Shown } from '../mark/sheet/drawing'
 import { chosenFigure } from '../rules'
 import { isOutside } from '../wire'
+import { testedCircuits, type TestedCircuit } from './circuitTests'
 import { checksOf, type Check } from './checks'
 import { comparedWith, type Compared } from './compared'
 import { inspectionOf, type Inspection } from './inspections'
@@ -29,6 +30,7 @@ export interface Handover {
   record: ClosingRecord
   compared: Compared
   checks: Check[]
+  circuits: TestedCircuit[]
   missing: Missing[]
   inspection: Inspection
 }
@@ -43,6 +45,7 @@ export function handoverOf({ wall, plan, issued, built, catalogue, rules, log }:
     new Map(wall.arrays.map(({ id, gap }) => [id, gap])),
     chosenFigure('seamTolerance', rules, 'metric'),
   )
+  const circuits = testedCircuits(plan.wiring, record.circuitTests)
   const checks = checksOf(plan.arrays, wall, catalogue, record)
   const models = new Set(wall.arrays.flatMap(({ mount, cells = [] }) => [mount, ...cells.map(cell => cell.mount)]))
   const mounts = catalogue.mounts.filter(({ id }) => models.has(id))
@@ -50,7 +53,8 @@ export function handoverOf({ wall, plan, issued, built, catalogue, rules, log }:
     record,
     compared,
     checks,
-    missing: missingFor(plan.arrays, built, { record, compared, checks }, plan.findings),
+    circuits,
+    missing: missingFor(plan.arrays, built, { record, compared, checks, circuits }, plan.findings),
     inspection: inspectionOf(record, mounts, isOutside(wall), rules),
   }
 }

@@ -4,6 +4,7 @@ import { authorText, RESULT_NAMES } from '../log'
 import type { Block } from '../sheet'
 import { quantityToString } from '../units'
 import { drawOneLine, scheduleOf } from '../wire'
+import { circuitTestBlocks } from './circuitTests'
 import { checkBlocks } from './checkTable'
 import { failedHoles } from './failedHoles'
 import { getOutOf } from './getOut'
@@ -160,7 +161,7 @@ export function fastenerBlocks({ of: { catalogue }, screens, fine, show }: Print
 }
 
 /** Circuits with their screens and loads. */
-export function circuitBlocks({ of: { plan }, labels, paper, show }: Printed): Block[] {
+export function circuitBlocks({ of: { plan }, handover: { circuits }, labels, paper, show, day }: Printed): Block[] {
   const width = paper.width - 2 * paper.margin
   return [
     { heading: 'Circuits' },
@@ -191,6 +192,7 @@ export function circuitBlocks({ of: { plan }, labels, paper, show }: Printed): B
                 }]
           }),
         ]),
+    ...circuitTestBlocks(circuits, day),
   ]
 }
 

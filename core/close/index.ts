@@ -1,5 +1,6 @@
 export * from './behind'
 export * from './checks'
+export * from './circuitTests'
 export * from './compared'
 export * from './drift'
 export * from './getOut'

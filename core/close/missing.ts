@@ -3,6 +3,7 @@ import type { AsBuilt } from '../log'
 import type { ArrayPlan } from '../mount'
 import { words, type Text } from '../units'
 import type { Compared } from './compared'
+import { failedTests, type TestedCircuit } from './circuitTests'
 import { CHECKS, type Check, type CheckKind } from './checks'
 import { serialTwice, stillOpen, type ClosingRecord } from './record'
 import { screenLabel } from '../job/screenLabel'
@@ -33,11 +34,30 @@ const one = (severity: Missing['severity'], when: boolean, what: () => Text): Mi
 const caution = (what: Text): Missing => ({ severity: 'caution', what })
 const counted = (list: unknown[], one: string, many: string) => `${list.length} ${list.length === 1 ? one : many}`
 
+/** Circuits that failed a test, and those whose test is not recorded. */
+function circuitsMissing(circuits: TestedCircuit[]): Missing[] {
+  const failed = circuits.flatMap(({ name, test }) => test && failedTests(test).length > 0 ? [{ name, test }] : [])
+  const untested = circuits.filter(({ test }) => !test).map(({ name }) => name)
+  return [
+    ...failed.map(({ name, test }): Missing => ({
+      severity: 'stop',
+      what: words`${name} failed: ${failedTests(test).join(', ')}. Isolate it until a licensed electrician has mended
+        it.`,
+    })),
+    ...one('caution', untested.length > 0, () => words`Circuit test not recorded: ${listed(untested)}.`),
+  ]
+}
+
 /** What a wall lacks before it is handed over, the gravest first. */
 export function missingFor(
   arrays: ArrayPlan[],
   built: Pick<AsBuilt, 'hung'>,
-  { record, compared, checks }: { record: ClosingRecord, compared: Compared, checks: Check[] },
+  { record, compared, checks, circuits }: {
+    record: ClosingRecord
+    compared: Compared
+    checks: Check[]
+    circuits: TestedCircuit[]
+  },
   findings: Finding[],
 ): Missing[] {
   const screens = arrays.flatMap(({ positions }) => positions)
@@ -64,6 +84,7 @@ export function missingFor(
       below a screen that is not locked.`),
     ...serialTwice(record).map(({ serial, screens }) => caution(words`Serial number ${serial} is recorded for
       ${screens.map(id => label.get(id) ?? id).join(' and ')}: one of them is wrong.`)),
+    ...circuitsMissing(circuits),
     ...checksMissing(checks),
     ...one('caution', unmade > 0, () =>
       words`${String(unmade)} of ${String(compared.holes.length)} holes are not recorded as drilled.`),

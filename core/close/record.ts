@@ -18,6 +18,8 @@ export interface ClosingRecord {
   torqued: Map<string, EntryOf<'torqued'>>
   firmware: Map<string, EntryOf<'firmware'>>
   tested: Map<string, EntryOf<'tested'>>
+  /** The last test of each circuit. */
+  circuitTests: Map<string, EntryOf<'circuit-test'>>
   points: OpenPoint[]
   photos: EntryOf<'photo'>[]
   remarks: EntryOf<'remark'>[]
@@ -50,6 +52,7 @@ export function recordOf(log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>): 
     torqued: lastOf(of('torqued'), ({ screen }) => screen),
     firmware: lastOf(of('firmware'), ({ screen }) => screen),
     tested: lastOf(of('tested'), ({ array }) => array),
+    circuitTests: lastOf(of('circuit-test'), ({ circuit }) => circuit),
     points: of('point').map(({ id, what, owner, due, at, ...author }) => {
       const end = done.get(id)
       const ended = end && { ...authorNames(end), at: end.at, ...(end.note !== undefined && { note: end.note }) }

@@ -6,6 +6,7 @@ import type { Subject } from '../subject'
 import { buildUpFindings, carryingWall, drillingCautions } from '../survey'
 import { beside, quantity, words, type Text } from '../units'
 import type { Wiring } from '../wire'
+import { fixedBoxes } from '../wire/circuits/fixedBoxes'
 import type { HangingOrder, ScreenStep } from './order'
 import { presetsOf, type Presets } from './preset'
 import { mountKindOf } from '../mount/kinds'
@@ -24,6 +25,8 @@ export interface RunStep {
   holes?: string[]
   /** The screen that is hung in it. */
   hangs?: string
+  /** The circuit that is tested in it, by its source. */
+  tests?: string
   people?: number
   /** What it takes, min, where that is calculated. */
   minutes?: number
@@ -154,24 +157,25 @@ function cableSteps({ wall, wiring: { boxes, routes, works } }: RunOf): RunStep[
  * Each circuit is live again, and tested, while its boxes can still be reached: a fault behind a wall of screens costs
  * a day.
  */
-function liveSteps({ wall, wiring: { boxes, circuits } }: RunOf): RunStep[] {
+function liveSteps({ wall, wiring }: RunOf): RunStep[] {
   const called = namesOn(wall)
-  return circuits.flatMap(({ id, name, screens }): RunStep[] => {
-    const fed = boxes.filter(box =>
-      box.held && box.kind === 'power' && box.for.some(screen => screens.includes(screen)))
+  return wiring.circuits.flatMap((circuit): RunStep[] => {
+    const { id, name } = circuit
+    const fed = fixedBoxes(wiring, circuit)
     if (fed.length === 0) return []
     const names = fed.map(box => called(box.id)).join(', ')
     return [{
       ...stepAs('check', `live-${id}`),
       title: words`Re-energise and test ${name}`,
       subject: { kind: 'box', id: fed[0]!.id },
+      tests: id,
       does: [
         words`A licensed electrician closes the boxes, removes the lock and re-energises ${name}.`,
         words`Test polarity and earth at ${fed.length === 1 ? 'box' : 'boxes'} ${names}.`,
         words`Press the test button of the RCD or GFCI, and measure its trip time where local code requires it.`,
         words`Load test: plug in one display after another and read the current at the board.`,
-        words`Enter name, licence, times and results on the electrician’s sheet, sign it, and add a photo of it in
-          Close.`,
+        words`Record the results below with name and licence; the electrician signs the electrician’s sheet, and a photo
+          of it goes into Close.`,
       ],
       why: words`Before any screen is pushed home: behind the screens no box can be reached.`,
     }]

@@ -48,4 +48,8 @@ export const ENTRY_FIELD_NAMES: Record<string, string> = {
   person: 'Person',
   frozen: 'Frozen revision',
   link: 'Client link',
+  circuit: 'Circuit',
+  tester: 'Tested by',
+  tripTime: 'Trip time (ms)',
+  current: 'Current (A)',
 }

@@ -123,6 +123,7 @@ useCommands([
             About {{ Math.round(step.minutes) }} min.
           </template>
         </p>
+        <CircuitTest v-if="step.tests" :circuit="step.tests" @passed="record()" />
         <button
           v-if="step.holes"
           type="button"

@@ -1,4 +1,5 @@
 import { checked } from './checked'
+import { circuitTest } from './circuitTest'
 import { correction } from './correction'
 import { firmware } from './firmware'
 import { fished } from './fished'
@@ -41,6 +42,7 @@ export const LOG_KINDS = {
   'locked': locked,
   'firmware': firmware,
   'photo': photo,
+  'circuit-test': circuitTest,
   'tested': tested,
   'point': point,
   'point-done': pointDone,

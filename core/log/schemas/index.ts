@@ -1,4 +1,5 @@
 import { checkedSchema } from './checked'
+import { circuitTestSchema } from './circuitTest'
 import { correctionSchema } from './correction'
 import { firmwareSchema } from './firmware'
 import { fishedSchema } from './fished'
@@ -42,6 +43,7 @@ export const ENTRY_SCHEMAS = {
   'locked': lockedSchema,
   'firmware': firmwareSchema,
   'photo': photoSchema,
+  'circuit-test': circuitTestSchema,
   'tested': testedSchema,
   'point': pointSchema,
   'point-done': pointDoneSchema,
