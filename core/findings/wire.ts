@@ -82,6 +82,35 @@ export const WIRE = {
     meaning: 'The power that a display draws is not known.',
     cure: 'Enter typical power and max power in the catalogue.',
   },
+  'poe-not-fed': {
+    severity: 'stop',
+    meaning: 'A screen is powered over Ethernet, and no port of a switch feeds it.',
+    cure: 'Add a data plate or switch in Wire, under Schedule, with one cable per screen.',
+  },
+  'poe-not-known': {
+    severity: 'stop',
+    meaning: 'The PoE budget of a switch, or the class of its ports, is not known.',
+    cure: 'Enter it in Wire, under Schedule.',
+  },
+  'poe-over-budget': {
+    severity: 'stop',
+    meaning: 'A switch must reserve more power for screens than its PoE budget.',
+    cure: 'Use a switch with a larger budget, or power some screens from an outlet.',
+  },
+  'poe-port-too-weak': {
+    severity: 'stop',
+    meaning: 'A screen requires a higher PoE class than a port of its switch gives.',
+    cure: 'Use a switch of that class, or power the screen from an outlet.',
+  },
+  'poe-too-much': {
+    severity: 'stop',
+    meaning: 'A screen draws more over Ethernet than any class gives.',
+    cure: 'Check the figure in the catalogue, or power it from an outlet.',
+  },
+  'link-ends': {
+    severity: 'note',
+    meaning: 'Links require a transmitter and a receiver.',
+  },
   'circuit-full': {
     severity: 'stop',
     meaning: 'No circuit has capacity left for a screen.',

@@ -61,6 +61,7 @@ export const displaySchema = group({
     factor: amount('', 1, 'Power factor', 'Power'),
     delay: notLess('s', 'Start-up delay', 'Power'),
   }),
+  poe: amount('W', 100, 'Power over Ethernet, at the device', 'Power'),
   sizeTolerance: extent('Size tolerance (±)', 'Case'),
   handling: oneOf(['upright', 'face-down'], 'Handling', 'Case'),
   use: oneOf(['video-wall', 'signage'], 'Intended use', 'Case'),

@@ -81,6 +81,8 @@ const sourceSchema = group({
   carries: text('Type of cable that feeds the screens: picture, data, …'),
   by: oneOf(['each', 'chain'], 'One cable to each screen, or a daisy chain from screen to screen'),
   ports: count(512, 'Number of ports'),
+  poe: notLess('W', 'PoE budget of the switch'),
+  poeClass: count(8, 'PoE class of each of its ports, 1 to 8'),
   for: list(name(), LIMITS.screens, 'Ids of the screens it feeds; absent: all screens of the wall'),
 })
 export type Source = InferType<typeof sourceSchema>

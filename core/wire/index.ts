@@ -10,6 +10,7 @@ import { cablesOf, stretchesTo, type CablePlan } from './cables/cables'
 import { thickestOf } from './cables/choose'
 import { packCircuits, type Feed } from './circuits/circuits'
 import { heatOf, shareOf, type Load } from './circuits/draw'
+import { isPoe, poeOf } from './circuits/poe'
 import { dropOf } from './circuits/drop'
 import { lookFirst } from './routes/lookFirst'
 import { looped } from './routes/looped'
@@ -48,13 +49,17 @@ export { drawOneLine } from './print/oneLine'
 const STAGGER = 1
 
 const loadsOf = (screens: Screen[]): Load[] =>
-  screens.map(({ id, label, outer, shown }) => ({
+  screens.filter(screen => !isPoe(screen)).map(({ id, label, outer, shown }) => ({
     screen: id,
     x: outer.x + outer.width / 2,
     y: outer.y + outer.height / 2,
     label,
     ...(shown?.power && { power: shown.power }),
   }))
+
+/** What screens that are powered over Ethernet give off. */
+const heatOfPoe = (screens: Screen[]): Load[] => screens.filter(isPoe).map(({ id, label, shown }) =>
+  ({ screen: id, x: 0, y: 0, label, power: { typical: shown!.poe!, max: shown!.poe! } }))
 
 function startsOf(loads: Load[]): CircuitPlan['starts'] {
   let after = 0
@@ -213,6 +218,7 @@ export function wire(
     boxes,
     loads,
     left: drawn.length > 0 ? left : [],
-    heat: heatOf(loads, site?.units),
+    ...poeOf(screens, links),
+    heat: heatOf([...loads, ...heatOfPoe(screens)], site?.units),
   }
 }

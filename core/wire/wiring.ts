@@ -5,6 +5,7 @@ import type { CablePlan } from './cables/cables'
 import type { Load } from './circuits/draw'
 import type { Drop } from './circuits/drop'
 import type { LookFirst } from './routes/lookFirst'
+import type { PoeLoad, PoePlan } from './circuits/poe'
 import type { Link, Ports } from './cables/ports'
 import type { NoWay, RoutePlan } from './routes/routes'
 import type { Works } from './works'
@@ -43,6 +44,9 @@ export interface Wiring {
   links: Link[]
   unported: Ports['unported']
   cables: CablePlan[]
+  /** What switches give over data cables, and screens powered over one that nothing feeds. */
+  poe: PoePlan[]
+  unpowered: PoeLoad[]
   works: Works
   /** The bays of the wall; none where it is solid. */
   bays: Bay[]

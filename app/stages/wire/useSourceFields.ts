@@ -1,6 +1,6 @@
 import type { Source } from '~~/core/job'
 
-type FigureKey = 'amps' | 'volts' | 'loaded' | 'feederDrop' | 'ports'
+type FigureKey = 'amps' | 'volts' | 'loaded' | 'feederDrop' | 'ports' | 'poe' | 'poeClass'
 type LengthKey = 'away' | 'x' | 'y'
 
 function readNumber(text: string): Read<number | undefined> {

@@ -5,6 +5,7 @@ import type { CableModel } from '../../job'
 import { textToString } from '../../units'
 import { boreFor, filled, guardPlates } from '../routes/bore'
 import { chooseCable, isCord } from './choose'
+import { cableTypeOf, LINK_KINDS } from './linkKinds'
 import { scheduleOf } from '../print/schedule'
 import { slackOf } from './slack'
 
@@ -204,6 +205,26 @@ describe('what a cable may do', () => {
         .slice(1)
         .join(' '),
     ).toMatch(words)
+  })
+
+  it('goes no farther than what it carries does, and an extender asks for its ends', () => {
+    const usb = [cable('u', 'usb', { lengths: [2_000, 4_000, 8_000] })]
+    const choose = (id: keyof typeof LINK_KINDS, needed: number, models: CableModel[]) => chooseCable({
+      kind: cableTypeOf(id), needed: () => needed, inWall: false, plenum: false, link: LINK_KINDS[id]!,
+    }, models)
+    expect(choose('usb-2', 3_500, usb)).toMatchObject({ taken: 4_000 })
+    expect(choose('usb-3', 3_500, usb).fault).toMatchObject({ code: 'cable-too-far' })
+    const data = [cable('d', 'data', { lengths: [150_000] }), cable('patch', 'data', { farthest: 10_000 })]
+    expect(choose('picture-extender', 99_000, data).model?.id).toBe('d')
+    expect(textToString(choose('picture-extender', 101_000, data).fault!.message, 'metric')).toContain(
+      'is longer than picture over data cable (usual for such pairs; the maker’s figure decides) allows')
+    const { cables, said } = wired((wall) => {
+      Object.assign(wall.sources!.find(({ kind }) => kind === 'player')!, { carries: 'picture-extender' })
+    })
+    const links = cables.filter(({ ends }) => ends)
+    expect([links.length, new Set(links.map(({ kind }) => kind))]).toEqual([6, new Set(['data'])])
+    expect(said.find(({ code }) => code === 'link-ends')!.message).toContain(
+      '6 links require a transmitter and receiver each')
   })
 
   it('of those that do the one that leaves the least over is taken', () => {

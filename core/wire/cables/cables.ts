@@ -3,6 +3,7 @@ import { itemName, type CableModel, type Rules, type Source, type Wall } from '.
 import { figure, words, type Figure, type Step } from '../../units'
 import { isSignal, type BoxPlan } from '../boxes/boxes'
 import { chooseCable, type Choice } from './choose'
+import { cableTypeOf, LINK_KINDS } from './linkKinds'
 import { carriesOf, type Link } from './ports'
 import type { RoutePlan } from '../routes/routes'
 import type { Screen } from '../screens'
@@ -22,6 +23,8 @@ export interface CablePlan {
   from: string
   to: string
   port?: number
+  /** What it needs at its ends, beside its plugs. */
+  ends?: string
   screen: string
   /** How long it has to be, with its working: the way, tails at both ends, slack of the pull-out. */
   needed: Figure
@@ -65,6 +68,8 @@ interface Given extends Pick<CablePlan, 'id' | 'kind' | 'from' | 'to' | 'port' |
   byHand?: string
   amps?: number
   instead?: string
+  /** What is carried, where that goes less far than its cable. */
+  by?: string
   /** The least cross-section by voltage drop, mm². */
   area?: number
 }
@@ -201,7 +206,7 @@ function cordsToOutlets({ wall, screens, boxes, feeds, rules }: Wired): Given[] 
 const middleOf = ({ outer }: Screen): Point => ({ x: outer.x + outer.width / 2, y: outer.y + outer.height / 2 })
 
 /** The lead of a daisy chain from one screen to the next. */
-function leadBetween({ id, kind, source }: Link, before: Screen, screen: Screen, { catalogue }: Wired): Given {
+function leadBetween({ id, kind, source, by }: Link, before: Screen, screen: Screen, { catalogue }: Wired): Given {
   const between = along(middleOf(before), middleOf(screen))
   const uneven = isAlike(before, screen)
     ? 0
@@ -214,7 +219,8 @@ function leadBetween({ id, kind, source }: Link, before: Screen, screen: Screen,
     screen: screen.id,
     moves: [screen, before],
     // Where no lead made for chains is long enough, what the source is plugged in with does.
-    instead: carriesOf(source, catalogue),
+    instead: cableTypeOf(carriesOf(source, catalogue)),
+    by,
     parts: slack => [
       { label: 'socket to socket', value: between + uneven },
       { label: 'slack of both pull-outs', value: slack },
@@ -224,7 +230,7 @@ function leadBetween({ id, kind, source }: Link, before: Screen, screen: Screen,
 }
 
 /** The signal cable from a source to a screen: through the wall where it has a route, otherwise on its face. */
-function signalTo(screen: Screen, { id, kind, source, port }: Link, wired: Wired): Given {
+function signalTo(screen: Screen, { id, kind, source, port, by }: Link, wired: Wired): Given {
   const { wall, boxes } = wired
   const box = boxes.find(each => isSignal(each.kind) && each.held && each.for.includes(screen.id))
   const route = box && routeTo(box, wired, source.id)
@@ -250,6 +256,7 @@ function signalTo(screen: Screen, { id, kind, source, port }: Link, wired: Wired
     port,
     screen: screen.id,
     moves: [screen],
+    by,
     ...byHand(box?.cable),
     ...(unknown !== undefined && { unknown }),
     parts: slack => [
@@ -319,30 +326,32 @@ function withAreas(given: Given[], wired: Wired): Given[] {
   })
 }
 
+/** What a cable has to do, whatever its kind and length. */
+function dutyOf({ route, amps, area, by }: Given, { wall, electricalRules }: Wired) {
+  const link = LINK_KINDS[by ?? '']
+  return {
+    inWall: route !== undefined && route.way !== 'surface',
+    plenum: isInAir(route, wall),
+    ...(amps !== undefined && { amps, least: leastArea(amps, electricalRules) }),
+    ...(area !== undefined && { area }),
+    ...(link && { link }),
+  }
+}
+
 /** Chooses the cable of each that is given, by kind, way and current. */
-function choosing({ wall, catalogue, electricalRules }: Wired): (given: Given) => CablePlan {
+function choosing(wired: Wired): (given: Given) => CablePlan {
+  const { catalogue } = wired
   /** The diameter of the thickest cable of a kind, while none is chosen: its bend is the widest. */
   const thickness = (kind: string) =>
     Math.max(0, ...catalogue.filter(cable => cable.kind === kind && !cable.retired).map(({ diameter }) => diameter))
     || USUAL
-  return ({ parts, moves = [], route, byHand, amps, instead, area, ...rest }) => {
+  return (given) => {
+    const { parts, moves = [], route, byHand, amps: _, instead, area: __, by, ...rest } = given
+    const [duty, ends] = [dutyOf(given, wired), LINK_KINDS[by ?? '']?.ends]
     const slackAt = (diameter: number) => moves.reduce((sum, screen) => sum + slackOf(screen, diameter).value, 0)
     const sumAt = (diameter: number) => sumOf(parts(slackAt(diameter)))
     const needed = ({ diameter }: CableModel) => sumAt(diameter).value
-    const inWall = route !== undefined && route.way !== 'surface'
-    const choose = (kind: string) =>
-      chooseCable(
-        {
-          kind,
-          needed,
-          inWall,
-          plenum: isInAir(route, wall),
-          ...(amps !== undefined && { amps, least: leastArea(amps, electricalRules) }),
-          ...(area !== undefined && { area }),
-        },
-        catalogue,
-        byHand,
-      )
+    const choose = (kind: string) => chooseCable({ ...duty, kind, needed }, catalogue, byHand)
     const [first, other] = [choose(rest.kind), instead === undefined ? undefined : choose(instead)]
     const choice = first.fault && other && !other.fault ? other : first
     const diameter = (choice.model ?? choice.judged)?.diameter ?? thickness(rest.kind)
@@ -352,6 +361,7 @@ function choosing({ wall, catalogue, electricalRules }: Wired): (given: Given) =
       needed: sumAt(diameter),
       slack: slackAt(diameter),
       choice,
+      ...(ends && { ends }),
       ...(route && { route: route.id }),
       ...(choice.model && { model: choice.model }),
       ...(known && choice.taken !== undefined && { taken: choice.taken, offcut: choice.taken - needed(choice.model!) }),

@@ -2,6 +2,7 @@ import type { Finding } from '../../finding'
 import type { FindingCode } from '../../findings'
 import type { CableModel } from '../../job'
 import { quantity, words, type Text } from '../../units'
+import type { LinkKind } from './linkKinds'
 
 /**
  * What a cable has to do: how far it goes, mm, whether in a wall or through a void that carries air, and behind what
@@ -17,6 +18,8 @@ export interface Duty {
   least?: { area: number, source: string }
   /** The least cross-section by voltage drop, mm². */
   area?: number
+  /** What it carries, where that goes less far than the cable. */
+  link?: LinkKind
 }
 
 /** The model that does it and the stocked length that is taken, or why none does. */
@@ -34,7 +37,9 @@ export interface Choice {
 export const isCord = (kind: string): boolean => /cord/i.test(kind)
 const nameOf = ({ id, name }: CableModel) => name ?? id
 const longest = ({ lengths }: CableModel) => Math.max(0, ...lengths)
-const reaches = ({ farthest = Infinity }: CableModel, needed: number) => farthest >= needed - 1e-9
+/** How far a cable carries what it has to carry, mm. */
+const runOf = ({ farthest = Infinity }: CableModel, link?: LinkKind) => Math.min(farthest, link?.farthest ?? Infinity)
+const reaches = (cable: CableModel, needed: number, link?: LinkKind) => runOf(cable, link) >= needed - 1e-9
 const list = (models: CableModel[]) => models.slice(0, 3).map(nameOf).join(', ')
 
 /** Whether a signal can be turned into what another kind of cable carries. */
@@ -154,14 +159,16 @@ function thickEnough({ area: least }: Duty, cables: CableModel[]): CableModel[] 
 
 /** That no model carries so far, told by the one that carries farthest. */
 function tooFar(duty: Duty, models: CableModel[], catalogue: CableModel[]): Choice {
-  const most = Math.max(...models.map(({ farthest = Infinity }) => farthest))
-  const judged = models.find(({ farthest }) => farthest === most)!
-  const allow = models.length === 1 ? 'allows' : 'allow'
+  const most = Math.max(...models.map(model => runOf(model, duty.link)))
+  const judged = models.find(model => runOf(model, duty.link) === most)!
+  const [by, allow] = duty.link && most === duty.link.farthest
+    ? [`${duty.link.title} (${duty.link.source})`, 'allows']
+    : [list(models), models.length === 1 ? 'allows' : 'allow']
   return {
     judged,
     fault: {
       code: 'cable-too-far',
-      message: words`${duty.needed(judged)} is longer than ${list(models)} ${allow}: the max run is ${most}`,
+      message: words`${duty.needed(judged)} is longer than ${by} ${allow}: the max run is ${most}`,
       remedy: fartherThan(duty, catalogue),
     },
   }
@@ -210,7 +217,7 @@ export function chooseCable(duty: Duty, catalogue: CableModel[], byHand?: string
   const { models, fault } = allowed(duty, offered)
   if (fault) return { fault }
   const { needed } = duty
-  const far = thickEnough(duty, models).filter(cable => reaches(cable, needed(cable)))
+  const far = thickEnough(duty, models).filter(cable => reaches(cable, needed(cable), duty.link))
   if (far.length === 0) return tooFar(duty, models, catalogue)
   const fits = far.flatMap(model => model.lengths.map(taken => ({ model, taken, over: taken - needed(model) })))
     .filter(({ over }) => over >= -1e-9).sort((a, b) => a.over - b.over || a.model.diameter - b.model.diameter)

@@ -15,6 +15,21 @@ const ported = (sources: Source[], screens = grid(2, 3), loop = true) =>
 const told = ({ links }: ReturnType<typeof ported>) =>
   links.map(({ port, from, to, kind }) => `${port} ${from ?? ''}>${to} ${kind}`)
 
+describe('what a link brings', () => {
+  it('is counted once a screen, whatever it runs over', () => {
+    const both: Source[] = [
+      { id: 'p', kind: 'player', carries: 'picture-extender', ports: 4 },
+      { id: 'q', kind: 'player', carries: 'picture' },
+      { id: 'n', kind: 'network', carries: 'data', for: ['r1c1'] },
+    ]
+    expect(ported(both).links.map(({ id, kind }) => `${id} ${kind}`)).toEqual([
+      ...['r1c1', 'r1c2', 'r1c3', 'r2c1'].map(to => `picture-extender-${to} data`),
+      'picture-r2c2 picture', 'picture-r2c3 picture', 'data-r1c1 data',
+    ])
+    expect(ported(both).unported).toEqual([])
+  })
+})
+
 describe('a chain', () => {
   it('goes to and fro by whichever has the shorter longest hop', () => {
     const hops = (list: ReturnType<typeof grid>) =>

@@ -1,12 +1,15 @@
 import type { CableModel, Source, Wall } from '../../job'
 import type { Position } from '../../mount'
 import { givesSignal } from '../sources'
+import { broughtBy, cableTypeOf } from './linkKinds'
 
 /** What feeds a screen with a signal: a port of a source, or the screen before it in a chain. */
 export interface Link {
   id: string
   /** Kind of cable. */
   kind: string
+  /** What the source carries, where that is more than the kind of its cable: USB, a picture over data cable. */
+  by: string
   source: Source
   port: number
   /** The screen from which a chain goes on; absent for the first of it, and where each has its own. */
@@ -72,13 +75,14 @@ export function portsOf({ sources = [] }: Wall, screens: Placed[], cables: Pick<
   const unported: Ports['unported'] = []
   const fed = new Map<string, Set<string>>()
   for (const source of sources.filter(givesSignal)) {
-    const kind = carriesOf(source, cables)
-    const had = fed.get(kind) ?? new Set()
-    fed.set(kind, had)
+    const by = carriesOf(source, cables)
+    const [kind, brings] = [cableTypeOf(by), broughtBy(by)]
+    const had = fed.get(brings) ?? new Set()
+    fed.set(brings, had)
     const open = screens.filter(({ id }) => source.for ? source.for.includes(id) : !had.has(id))
-    const add = (link: Omit<Link, 'id' | 'source'>) => {
+    const add = (link: Omit<Link, 'id' | 'source' | 'by'>) => {
       had.add(link.to)
-      links.push({ id: `${kind}-${link.to}`, source, ...link })
+      links.push({ id: `${by}-${link.to}`, source, by, ...link })
     }
     if (source.by === 'chain') {
       const loop = cables.some(cable => cable.kind === 'loop') ? 'loop' : kind
@@ -106,7 +110,7 @@ export function portsOf({ sources = [] }: Wall, screens: Placed[], cables: Pick<
     unported: unported
       .map(({ source, screens }) => ({
         source,
-        screens: screens.filter(id => !fed.get(carriesOf(source, cables))!.has(id)),
+        screens: screens.filter(id => !fed.get(broughtBy(carriesOf(source, cables)))!.has(id)),
       }))
       .filter(({ screens }) => screens.length > 0),
   }

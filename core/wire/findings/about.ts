@@ -9,4 +9,4 @@ export const aboutScreen = (id: string) => ({ ...STAGE, subject: { kind: 'screen
 /** Names in a list, six of them at most. */
 export const some = (names: string[]) =>
   names.slice(0, 6).join(', ') + (names.length > 6 ? ` and ${names.length - 6} more` : '')
-export const labels = (list: Load[]) => some(list.map(({ label }) => label))
+export const labels = (list: Pick<Load, 'label'>[]) => some(list.map(({ label }) => label))

@@ -1,7 +1,7 @@
 import { saidOf } from '../../findings/said'
 import type { Finding } from '../../finding'
 import type { Wall } from '../../job'
-import { words, type Text } from '../../units'
+import { counted, words, type Text } from '../../units'
 import type { CablePlan } from '../cables/cables'
 import type { Wiring } from '../wiring'
 import { about, aboutBox, aboutScreen, some } from './about'
@@ -39,6 +39,15 @@ export function cableFindings(wall: Wall, { cables, routes }: Wiring): Finding[]
         ...(opens && { opens }),
       }
     }),
+    ...groups(({ ends }) => ends).map((list): Finding => ({
+      ...about(wall),
+      severity: 'note',
+      code: 'link-ends' as const,
+      facts: [list.length],
+      message: words`${counted(list.length)} ${list.length === 1 ? 'link requires' : 'links require'} a
+        ${list[0]!.ends!} each: to ${ends(list)}. Check the max run and the power of the receiver on the maker’s data
+        sheet.`,
+    })),
     ...groups(({ unknown, choice }) => (choice.fault ? undefined : unknown)).map((list): Finding => ({
       ...about(wall),
       severity: 'caution',

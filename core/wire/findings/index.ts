@@ -8,6 +8,7 @@ import { boxFindings } from './boxes'
 import { cableFindings } from './cables'
 import { circuitFindings } from './circuits'
 import { conductorFindings } from './conductors'
+import { poeFindings } from './poe'
 import { powerFindings } from './power'
 import { signalFindings } from './signal'
 import { sourceFindings } from './sources'
@@ -29,6 +30,7 @@ export function wireFindings(
     ...sourceFindings(wall, wiring),
     ...circuitFindings(wall, wiring),
     ...conductorFindings(wall, wiring, context),
+    ...poeFindings(wall, wiring),
     ...powerFindings(wall, wiring, context),
     ...boxFindings(wiring),
     ...wayFindings(wall, wiring, screens, rules),
