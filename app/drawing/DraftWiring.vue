@@ -27,6 +27,7 @@ const DASHES: Record<Method, string | undefined> = {
   'across a stud': '3 3',
   'void': '14 4 2 4',
   'raceway': '18 3',
+  'on the face': '18 3 4 3',
   'through the wall': '1 2',
 }
 const legs = computed(() =>

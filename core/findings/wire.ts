@@ -229,6 +229,26 @@ export const WIRE = {
     meaning: 'No cable of a kind is plenum rated.',
     cure: 'Add a plenum-rated cable, or enter the wall from the other side.',
   },
+  'cable-construction': {
+    severity: 'stop',
+    meaning: 'The house rule requires a construction of power cable that the catalogue lacks.',
+    cure: 'Add one to the catalogue, or choose another house rule for power cable.',
+  },
+  'steel-stud-wiring': {
+    severity: 'caution',
+    meaning: 'Sheathed cable is planned in steel studs, and nobody has chosen how power runs there.',
+    cure: 'Check local code, and choose the house rule for power cable in or on a wall.',
+  },
+  'route-outside-zones': {
+    severity: 'caution',
+    meaning: 'A power cable runs where nobody expects one: not in line with an outlet or box, ceiling or corner.',
+    cure: 'Run it in line with a box or outlet, or choose metal-clad cable or conduit.',
+  },
+  'conduit-bends': {
+    severity: 'caution',
+    meaning: 'A conduit has more bends than one pull allows, and needs a pull box.',
+    cure: 'Fit a pull box that stays accessible, or choose a straighter route.',
+  },
   'cable-too-thin': {
     severity: 'stop',
     meaning: 'No cable of a kind is rated for the breaker.',

@@ -216,12 +216,19 @@ function largeParts(of: KitOf): KitItem[] {
 }
 
 /** What guards cables, and closes bores and openings. */
-function closingParts({ seals, guards, patches }: KitOf['wiring']['works']): KitItem[] {
+function closingParts(
+  { seals, guards, patches, grommets, connectors, pullBoxes }: KitOf['wiring']['works'],
+): KitItem[] {
   const part = (id: string, name: Text, count: number, spare: number, why: Text): KitItem[] =>
     count > 0 ? [{ id, group: 'cables', name, count, spare, why }] : []
   return [
     ...part('seals', words`Seals for bored holes`, seals, 1, words`In a fire-rated wall, only the approved seal.`),
     ...part('guards', words`Nail plates`, guards, 0, words`Where a cable runs close to the face of a stud.`),
+    ...part('grommets', words`Grommets`, grommets, 2, words`Where a cable passes sheet steel.`),
+    ...part('connectors', words`Cable or conduit connectors`, connectors, 2, words`At each end of a metal-clad cable
+      or conduit.`),
+    ...part('pull-boxes', words`Pull boxes with covers`, pullBoxes, 0, words`Where a conduit has more bends than one
+      pull allows.`),
     ...part('patches', words`Battens, tape and filler`, patches, 0, words`To close the openings.`),
   ]
 }

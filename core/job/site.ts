@@ -38,6 +38,36 @@ export type Site = InferType<typeof siteSchema>
 export const handForce = (label: string) =>
   figure('N', label).min(0, 'must not be negative').max(5_000, 'must be at most 5000 N')
 
+/** What a part of a cable route takes. */
+const minutes = (unit: 'min' | 'min/m', label: string) =>
+  figure(unit, label).min(0, 'must not be negative').max(1_000, `must be at most 1000 ${unit}`)
+
+/** What the parts of a cable route take, as the firm has them. */
+const routeMinutes = () => ({
+  minutesEnter: minutes('min', 'Set-up of a route'),
+  minutesDrop: minutes('min/m', 'Drop in an empty stud bay'),
+  minutesLine: minutes('min/m', 'Weighted line past insulation'),
+  minutesRod: minutes('min/m', 'Fish rod up an empty stud bay'),
+  minutesRodInsulated: minutes('min/m', 'Fish rod up past insulation'),
+  minutesOpening: minutes('min', 'Opening at blocking'),
+  minutesRecover: minutes('min', 'Recovery of a lost weight or rod'),
+  minutesPlate: minutes('min', 'Bore through a top or bottom plate'),
+  minutesStud: minutes('min', 'Crossing of a stud'),
+  minutesVoid: minutes('min/m', 'Run along a void'),
+  minutesPipe: minutes('min', 'Past a pipe with room beside it'),
+  minutesPipeAcross: minutes('min', 'Past a pipe without room beside it'),
+  minutesRaceway: minutes('min/m', 'Raceway on the wall face'),
+  minutesRacewayEnd: minutes('min', 'End of a raceway'),
+  minutesRacewayCorner: minutes('min', 'Corner of a raceway'),
+  minutesThroughWall: minutes('min', 'Bore through the wall'),
+  minutesMetalClad: minutes('min/m', 'Metal-clad cable, extra'),
+  minutesMetalCladEnd: minutes('min', 'Metal-clad cable, each end'),
+  minutesConduit: minutes('min/m', 'Conduit, extra'),
+  minutesConduitEnd: minutes('min', 'Conduit, each end'),
+  minutesConduitBend: minutes('min', 'Conduit, each quarter bend'),
+  minutesPullBox: minutes('min', 'Pull box'),
+})
+
 /**
  * House rules as they were chosen at one level, firm, site or wall; a key that is absent is as the level above has it.
  */
@@ -74,6 +104,7 @@ const rules = () => ({
   plateFixings: oneOf(['every-row', 'top-and-one-below'], 'Plate rows to fasten'),
   cableEntry: oneOf(['cheaper', 'above', 'below'], 'Cable entry'),
   power: oneOf(['electrician', 'kit', 'outlet'], 'Power behind a display'),
+  powerWiring: oneOf(['sheathed', 'metal-clad', 'conduit'], 'Power cable in or on a wall'),
   signalBesidePower: oneOf(['own-bay', 'apart-in-one-bay'], 'Separation of signal and power'),
   powerSignalApart: extent('Distance between signal and power in one stud bay'),
   handling: oneOf(['upright', 'face-down'], 'Display handling'),
@@ -84,6 +115,7 @@ const rules = () => ({
   inspections: oneOf(['half-yearly', 'yearly', 'two-yearly'], 'Inspection after handover'),
   drillWander: extent('Standard deviation of a hole from its mark'),
   plateSlack: extent('Total play of a plate around its screws'),
+  ...routeMinutes(),
 })
 export const rulesSchema = group(rules())
 export type Rules = InferType<typeof rulesSchema>

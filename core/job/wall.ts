@@ -98,6 +98,7 @@ const featureSchema = group({
   width: must(size()),
   height: must(size()),
   keepReachable: flag('Whether it must stay accessible'),
+  slant: oneOf(['rising', 'falling'], 'Of a cable or pipe: runs from corner to corner, rising or falling to the right'),
   slope: figure('mm/m', 'Slope of a visible line, positive if it rises to the right; absent if not measured')
     .min(-100, 'must be at least -100 mm/m')
     .max(100, 'must be at most 100 mm/m'),

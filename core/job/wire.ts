@@ -51,6 +51,7 @@ export const cableModelSchema = group({
   amps: amount('A', 400, 'Max breaker rating', CABLE),
   area: amount('sq mm', 300, 'Conductor cross-section', CABLE),
   inWall: flag('In-wall rated', CABLE),
+  construction: oneOf(['sheathed', 'metal-clad', 'conductors'], 'Construction; conductors: a set of three', CABLE),
   plenum: flag('Plenum rated', CABLE),
   pack: count(10_000, 'Pieces per pack', CABLE),
   ...modelNotes,

@@ -1,5 +1,6 @@
 import type { Rules } from '../job'
 import type { UnitSystem } from '../units'
+import { ROUTE_MINUTE_KEYS, ROUTE_MINUTES, type RouteMinuteKey } from './routeMinutes'
 
 /**
  * A house rule that is a length, or a force: what it says, and what holds until a person has chosen, mm or N, round in
@@ -18,10 +19,11 @@ export interface RuleFigure {
     | 'squareness'
     | 'adjusterSlip'
     | 'gaugeSigma'
+    | RouteMinuteKey
   title: string
   why: string
   /** What it is measured in, where it is no length. */
-  unit?: 'N'
+  unit?: 'N' | 'min' | 'min/m'
   otherwise: Record<UnitSystem, number>
 }
 
@@ -99,6 +101,10 @@ export const RULE_FIGURES: RuleFigure[] = [
     why: 'Two readings of one seam differ by it. The tolerance study uses this figure.',
     otherwise: { metric: 0.1, imperial: 0.1 },
   },
+  ...ROUTE_MINUTE_KEYS.map((key): RuleFigure => {
+    const { title, why, unit, otherwise } = ROUTE_MINUTES[key]
+    return { key, title, why, unit, otherwise: { metric: otherwise, imperial: otherwise } }
+  }),
 ]
 
 /** A figure that was chosen, or what holds until a person has, mm or N. */

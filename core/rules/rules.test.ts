@@ -4,7 +4,8 @@ import { wallFaults, type Rules } from '../job'
 import { rulesSchema } from '../job/site'
 import { contextOf, planWall } from '../plan'
 import {
-  chosenFigure, chosenOption, effectiveRules, HOUSE_RULES, RULE_FIGURES, levelOfRule, levelsOf, rulesFor,
+  chosenFigure, chosenOption, effectiveRules, HOUSE_RULES, RULE_FIGURES, levelOfRule, levelsOf, ROUTE_MINUTES,
+  routeMinutes, rulesFor,
   touchedRules, valueOfOption,
 } from './index'
 
@@ -41,7 +42,9 @@ describe('the house rules', () => {
       [0.5, 0.5, 0],
       [0.1, 0.1, 0],
       [0.1, 0.1, 0],
+      ...Object.values(ROUTE_MINUTES).map(({ otherwise }) => [otherwise, otherwise, 0]),
     ])
+    expect(routeMinutes({ minutesPlate: 5 })).toMatchObject({ minutesPlate: 5, minutesStud: 40, minutesOpening: 42 })
   })
 
   it('hold as the nearest level has chosen, and say which that is', () => {

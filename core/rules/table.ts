@@ -186,6 +186,29 @@ export const HOUSE_RULES: HouseRule[] = [
     ],
   },
   {
+    key: 'powerWiring',
+    stage: 'wire',
+    title: 'Power cable in or on a wall',
+    otherwise: 'sheathed',
+    options: [
+      {
+        value: 'sheathed',
+        name: 'sheathed cable',
+        why: 'It is quick to pull. Some local codes do not allow it in steel studs or in places of assembly.',
+      },
+      {
+        value: 'metal-clad',
+        name: 'metal-clad cable',
+        why: 'Its armour keeps screws and sharp steel off, and many codes for commercial buildings require it.',
+      },
+      {
+        value: 'conduit',
+        name: 'conductors in conduit',
+        why: 'Conductors can be replaced and added later, and the conduit protects them.',
+      },
+    ],
+  },
+  {
     key: 'cableEntry',
     stage: 'wire',
     title: 'Cable entry',

@@ -24,6 +24,7 @@ const IMPERIAL: Record<string, { unit: string, per: number }> = {
   'm/s': { unit: 'mph', per: 3_600 / 1_609.344 },
   'm³/h': { unit: 'ft³/min', per: 1 / 0.3048 ** 3 / 60 },
   'K': { unit: '°F', per: 1.8 },
+  'min/m': { unit: 'min/ft', per: 0.3048 },
 }
 
 /** Decimals with which a unit is reported, so that a sum can be followed. */

@@ -1,6 +1,7 @@
 import type { PlanContext, Source, Wall } from '../job'
 import type { ArrayPlan } from '../mount'
 import type { Member } from '../survey'
+import { routeMinutes } from '../rules'
 import { words } from '../units'
 import { baysOf } from './bays'
 import { boreFor } from './routes/bore'
@@ -13,6 +14,7 @@ import { heatOf, shareOf, type Load } from './circuits/draw'
 import { isPoe, poeOf } from './circuits/poe'
 import { dropOf } from './circuits/drop'
 import { lookFirst } from './routes/lookFirst'
+import { methodOf } from './routes/powerMethods'
 import { looped } from './routes/looped'
 import { reaching } from './routes/reach'
 import { portsOf, type Link } from './cables/ports'
@@ -78,16 +80,20 @@ function wantedWays(
   boxes: BoxPlan[],
   feeds: Map<string, Source>,
   links: Link[],
-  { catalogue: { cables = [] }, site }: PlanContext,
+  { catalogue: { cables = [] }, site, rules }: PlanContext,
 ): { wanted: Wanted[], noWay: NoWay[] } {
   const noWay: NoWay[] = []
   const wanted = boxes.flatMap((box): Wanted[] => {
     if (!box.held) return []
     const fedBy = box.for.map(id => feeds.get(id)).find(found => found !== undefined)
     const chosen = cables.find(({ id }) => id === (box.cable ?? fedBy?.cable))
+    const method = methodOf(isSignal(box.kind) || box.kind === 'kit-upper' ? 'signal' : 'power', rules)
     const bundle = (kinds: string[]) =>
       boreFor(
-        kinds.flatMap(kind => thickestOf(kind, true, cables, chosen) ?? []),
+        kinds.flatMap((kind) => {
+          const thickest = thickestOf(kind, method.construction, cables, chosen)
+          return thickest ? [method.passing(thickest, site?.units ?? 'metric')] : []
+        }),
         site?.units,
       )
     if (isSignal(box.kind)) {
@@ -97,6 +103,7 @@ function wantedWays(
         id: n === 0 ? `to-${box.id}` : `to-${box.id}-from-${source.id}`,
         box,
         kind: 'signal',
+        method,
         source,
         hole: bundle(fed.filter(link => link.source === source).map(({ kind }) => kind)),
       }))
@@ -106,13 +113,15 @@ function wantedWays(
         other => other.kind === 'kit-lower' && other.held && other.for.some(id => box.for.includes(id)),
       )
       if (lower)
-        return [{ id: `to-${box.id}`, box, kind: 'power', source: undefined, before: lower, hole: bundle(['power']) }]
+        return [{
+          id: `to-${box.id}`, box, kind: 'power', method, source: undefined, before: lower, hole: bundle(['power']),
+        }]
       noWay.push({ box: box.id, why: words`it has no lower box to feed it` })
       return []
     }
     const source = box.for.map(screen => feeds.get(screen)).find(found => found !== undefined)
     return box.kind === 'power' && source
-      ? [{ id: `to-${box.id}`, box, kind: 'power', source, hole: bundle(['power']) }]
+      ? [{ id: `to-${box.id}`, box, kind: 'power', method, source, hole: bundle(['power']) }]
       : []
   })
   return { wanted, noWay }
@@ -188,7 +197,8 @@ export function wire(
     screens.map(({ outer }) => outer),
   ]
   const apart = (rules.signalBesidePower ?? 'own-bay') === 'own-bay'
-  const ways = waysOf(wall, bays, members, heightsOf(wanted, wall), plates)
+  const spent = routeMinutes(rules)
+  const ways = waysOf({ wall, bays, members, spent }, heightsOf(wanted, wall), plates)
   const reach = reaching(ways)
   const chained = looped(wanted, { ways, rules, reach })
   const found = routesOf(ways, chained, { cases, apart, rules, reach })
@@ -211,7 +221,9 @@ export function wire(
     links,
     unported,
     cables,
-    works: worksOf(found.routes, cables, cases, isOutside(wall), site?.units),
+    works: worksOf(found.routes, cables, {
+      cases, outside: isOutside(wall), rules, units: site?.units ?? 'metric',
+    }),
     bays,
     ...(look && { look }),
     circuits: drawn.map(circuit => asWired(circuit, found.routes, cables)),

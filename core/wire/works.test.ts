@@ -45,11 +45,33 @@ describe('what all routes have opened and closed', () => {
     })
     // Three columns, each from the ceiling to its lower box.
     const lower = boxes.filter(({ id }) => id.startsWith('b-r2'))
-    expect(works.raceway!.length).toBeCloseTo(lower.reduce((sum, { y }) => sum + 3300 - y, 0), 6)
-    expect(works.raceway!.inside).toBeCloseTo(Math.sqrt(2 * 100 / 0.31), 6)
+    expect(works.raceways[0]!.length).toBeCloseTo(lower.reduce((sum, { y }) => sum + 3300 - y, 0), 6)
+    expect(works.raceways[0]!.inside).toBeCloseTo(Math.sqrt(2 * 100 / 0.31), 6)
     // What is in sight is above the displays, whose top is at 2226.5, and in the gap of 0.6 between the rows.
-    expect(works.raceway!.seen).toBeCloseTo(3 * (3300 - 2226.5 + 0.6), 6)
+    expect(works.raceways[0]!.seen).toBeCloseTo(3 * (3300 - 2226.5 + 0.6), 6)
     expect(routes.every(({ way, seen }) => way === 'surface' && Math.abs(seen - (3300 - 2226.5)) < 1)).toBe(true)
+    expect(works.raceways.map(({ kind, corners }) => [kind, corners])).toEqual([['power', 0]])
+  })
+
+  it('on a solid wall has raceways of power and of signal apart, with their corners', () => {
+    const { works, routes } = apart((wall, job) => {
+      wall.structure = { kind: 'concrete', thickness: 200, strength: 28 }
+      for (const box of job.catalogue.boxes!) Object.assign(box, { surface: true, depth: 42 })
+      wall.boxes = [
+        { id: 'b', kind: 'power', model: 'p1', for: ['a1-r1c1'] },
+        { id: 'g', kind: 'pass-through', model: 'g1', for: ['a1-r1c1'] },
+      ]
+      wall.sources = [wall.sources![0]!, { id: 'pl', kind: 'player', x: 400, y: 400, ports: 6, carries: 'picture' }]
+      job.catalogue.cables!.push(
+        { id: 'hd', kind: 'picture', diameter: 7, lengths: [50_000], inWall: true } as CableModel)
+    })
+    expect(routes.map(({ kind, legs }) => [kind, legs.length])).toEqual([['power', 1], ['signal', 2]])
+    expect(works.raceways.map(({ kind, corners }) => [kind, corners])).toEqual([['power', 0], ['signal', 1]])
+    const [, signal] = routes
+    const { length } = signal!
+    // Set-up, six minutes a metre, two ends, a corner.
+    expect(signal!.minutes).toBeCloseTo(10 + length / 1000 * 6 + 2 * 8 + 4, 6)
+    expect(works.raceways[1]!.length).toBeCloseTo(length, 6)
   })
 
   it('cuts cables from as few reels as hold them', () => {

@@ -1,11 +1,13 @@
 import { overlaps, type Point, type Rect } from '../geometry'
-import type { CableModel } from '../job'
+import type { CableModel, Rules } from '../job'
+import { routeMinutes } from '../rules'
 import type { UnitSystem } from '../units'
 import { boreFor, filled } from './routes/bore'
 import type { CablePlan } from './cables/cables'
 import { inSight } from './routes/raceway'
 import type { RoutePlan } from './routes/routes'
-import { MINUTES, type Leg } from './routes/ways'
+import { methodOf } from './routes/powerMethods'
+import type { Leg } from './routes/ways'
 
 /** An opening in the covering, and the routes that share it. */
 export interface OpeningPlan { id: string, rect: Rect, at: 'blocking' | 'stud', routes: string[] }
@@ -20,6 +22,15 @@ export interface BorePlan {
   cables: number
 }
 
+/** How much raceway there is, how much of it in sight, how wide its inside must be, mm, and its corners. */
+export interface RacewayPlan {
+  kind: RoutePlan['kind']
+  length: number
+  seen: number
+  inside: number
+  corners: number
+}
+
 /** What is opened, bored and closed for all routes together, each thing once. */
 export interface Works {
   openings: OpeningPlan[]
@@ -27,9 +38,13 @@ export interface Works {
   seals: number
   patches: number
   guards: number
+  /** Grommets where a sheath passes sheet steel; connectors, pull boxes of metal-clad cable and conduit. */
+  grommets: number
+  connectors: number
+  pullBoxes: number
   minutes: number
-  /** What of raceway is in one run or another, how much of it in sight, and how wide its inside must be, mm. */
-  raceway?: { length: number, seen: number, inside: number }
+  /** Raceway of power, and of signal, which lie in runs of their own. */
+  raceways: RacewayPlan[]
   /** Cables that are cut from reels: for each model the stocked lengths to have. */
   reels: { model: CableModel, lengths: number[], left: number }[]
 }
@@ -62,7 +77,7 @@ function openingsOf(routes: RoutePlan[]): OpeningPlan[] {
   return out
 }
 
-function boresOf(routes: RoutePlan[], cables: CablePlan[], units: UnitSystem): BorePlan[] {
+function boresOf(routes: RoutePlan[], cables: CablePlan[], { rules, units }: Given): BorePlan[] {
   const out: Omit<BorePlan, 'diameter' | 'cables'>[] = []
   for (const { id, kind, legs } of routes) {
     for (const { x, y, through } of legs.flatMap(({ bores }) => bores)) {
@@ -80,7 +95,8 @@ function boresOf(routes: RoutePlan[], cables: CablePlan[], units: UnitSystem): B
   }
   return out.map((bore) => {
     const passing = cables.filter(({ route }) => route !== undefined && bore.routes.includes(route))
-    const models = passing.flatMap(({ model }) => model ? [model] : [])
+    const models = passing.flatMap(({ model, kind }) =>
+      model ? [methodOf(kind === 'power' ? 'power' : 'signal', rules).passing(model, units)] : [])
     return {
       ...bore,
       diameter:
@@ -113,11 +129,21 @@ function runsOf(routes: RoutePlan[]): Run[] {
   return [...runs.values()]
 }
 
-/** Raceways that lie over each other are one run, as wide as what is in its fullest stretch. */
-function racewayOf(routes: RoutePlan[], cables: CablePlan[], cases: Rect[]): Works['raceway'] {
+/** Where raceways of some routes turn a corner, each place once. */
+function cornersOf(routes: RoutePlan[]): number {
+  const places = routes.flatMap(({ legs }) => {
+    const runs = legs.filter(({ method }) => method === 'raceway')
+    return runs.slice(1).map(({ from }) => `${Math.round(from.x)} ${Math.round(from.y)}`)
+  })
+  return new Set(places).size
+}
+
+/** Raceways of a kind that lie over each other are one run, as wide as what is in its fullest stretch. */
+function racewayOf(kind: RoutePlan['kind'], all: RoutePlan[], cables: CablePlan[], cases: Rect[]): RacewayPlan[] {
+  const routes = all.filter(route => route.kind === kind)
   const runs = runsOf(routes)
-  if (runs.length === 0) return undefined
-  const raceway = { length: 0, seen: 0, inside: 0 }
+  if (runs.length === 0) return []
+  const raceway: RacewayPlan = { kind, length: 0, seen: 0, inside: 0, corners: cornersOf(routes) }
   for (const { at, parts } of runs) {
     const ends = [...new Set(parts.flatMap(({ from, to }) => [from, to]))].sort((a, b) => a - b)
     for (const [n, to] of ends.slice(1).entries()) {
@@ -136,7 +162,7 @@ function racewayOf(routes: RoutePlan[], cables: CablePlan[], cases: Rect[]): Wor
       )
     }
   }
-  return raceway
+  return [raceway]
 }
 
 /**
@@ -168,23 +194,22 @@ function reelsOf(cables: CablePlan[]): Works['reels'] {
   })
 }
 
-/**
- * What all routes together have opened, bored and closed.
- *
- * @param outside whether what is cut for each box is sealed too
- */
-export function worksOf(
-  routes: RoutePlan[],
-  cables: CablePlan[],
-  cases: Rect[],
-  outside: boolean,
-  units: UnitSystem = 'metric',
-): Works {
-  const [openings, bores, raceway] = [
-    openingsOf(routes),
-    boresOf(routes, cables, units),
-    racewayOf(routes, cables, cases),
-  ]
+/** By what a wall is worked: cases that hide raceway, whether it is outside, its rules and units. */
+interface Given { cases: Rect[], outside: boolean, rules: Rules, units: UnitSystem }
+
+/** How many grommets: one for each bore through sheet steel that a sheath passes. */
+function grommetsOf(bores: BorePlan[], routes: RoutePlan[]): number {
+  const sheathed = new Set(routes.filter(({ grommets }) => grommets > 0).map(({ id }) => id))
+  return bores.filter(({ routes: of }) => of.some(id => sheathed.has(id))).length
+}
+
+/** What all routes together have opened, bored and closed; outside, what is cut for each box is sealed too. */
+export function worksOf(routes: RoutePlan[], cables: CablePlan[], given: Given): Works {
+  const { cases, outside, rules } = given
+  const spent = routeMinutes(rules)
+  const [openings, bores] = [openingsOf(routes), boresOf(routes, cables, given)]
+  const { construction } = methodOf('power', rules)
+  const armoured = construction === 'sheathed' ? [] : routes.filter(({ kind }) => kind === 'power')
   const each = (of: (leg: Leg) => number) =>
     routes.reduce((sum, { legs }) => sum + legs.reduce((total, leg) => total + of(leg), 0), 0)
   const plates = bores.filter(({ through }) => through === 'plate').length
@@ -202,16 +227,19 @@ export function worksOf(
   return {
     openings,
     bores,
-    ...(raceway && { raceway }),
+    raceways: [...racewayOf('power', routes, cables, cases), ...racewayOf('signal', routes, cables, cases)],
+    grommets: grommetsOf(bores, routes),
+    connectors: 2 * armoured.length,
+    pullBoxes: routes.reduce((sum, { pullBoxes }) => sum + pullBoxes, 0),
     reels: reelsOf(cables),
     seals: bores.length + (outside ? routes.length : 0),
     patches: openings.length,
     guards: each(({ guards }) => guards),
     minutes:
       routes.reduce((sum, { minutes }) => sum + minutes, 0)
-      - sparedBlocked * MINUTES.opening
-      - (recoveries.length - new Set(recoveries).size) * MINUTES.recover
-      - (spared.openings - sparedBlocked) * MINUTES.stud
-      - Math.max(spared.plates, 0) * MINUTES.plate,
+      - sparedBlocked * spent.minutesOpening
+      - (recoveries.length - new Set(recoveries).size) * spent.minutesRecover
+      - (spared.openings - sparedBlocked) * spent.minutesStud
+      - Math.max(spared.plates, 0) * spent.minutesPlate,
   }
 }

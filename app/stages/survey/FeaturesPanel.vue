@@ -18,6 +18,17 @@ const slopeActions: FieldActions<number | undefined> = {
     else feature.slope = slope
   }),
 }
+/** What runs through a wall, straight or slanted, as it was detected. */
+const RUNS = new Set(['live-cable', 'cable-run', 'pipe'])
+const SLANTS = [
+  { value: 'straight', label: 'straight, as wide as entered' },
+  { value: 'rising', label: 'slanted, rising to the right' },
+  { value: 'falling', label: 'slanted, falling to the right' },
+]
+function slantAs(feature: Feature, way: string) {
+  if (way === 'straight') delete feature.slant
+  else feature.slant = way as NonNullable<Feature['slant']>
+}
 const drawing = computed(() => tool.value?.enters === 'feature' ? tool.value.kind : '')
 const fault = ref('')
 function addTyped(kind: string) {
@@ -119,6 +130,15 @@ const deleteSelected = () => store.edit('Delete feature', (wall) => {
           :actions="{ commit: mm => set('Feature size', (feature) => { feature.height = mm }) }"
         />
       </div>
+      <ChoiceField
+        v-if="RUNS.has(feature.kind)"
+        :key="`d${feature.id}`"
+        class="mt-2"
+        label="Runs"
+        :value="feature.slant ?? 'straight'"
+        :options="SLANTS"
+        :commit="way => set('Direction of run', feature => slantAs(feature, way))"
+      />
       <div class="mt-2 grid grid-cols-2 items-end gap-x-3">
         <TypedField
           :key="`s${feature.id}`"

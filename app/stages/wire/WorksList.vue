@@ -35,9 +35,17 @@ const bits = computed(() => {
       <li v-if="works.guards">
         {{ works.guards }} nail plates where a hole is close to a wall face
       </li>
-      <li v-if="works.raceway">
-        raceway {{ withUnit(works.raceway.length) }}, inside width at least {{ withUnit(works.raceway.inside) }};
-        {{ withUnit(works.raceway.seen) }} of it visible
+      <li v-if="works.grommets">
+        {{ works.grommets }} grommets where a cable passes sheet steel
+      </li>
+      <li v-if="works.connectors">
+        {{ works.connectors }} connectors for metal-clad cable or conduit{{ works.pullBoxes
+          ? `, ${works.pullBoxes} pull boxes that stay accessible` : '' }}
+      </li>
+      <li v-for="raceway in works.raceways" :key="raceway.kind">
+        raceway for {{ raceway.kind }} {{ withUnit(raceway.length) }}, inside width at least
+        {{ withUnit(raceway.inside) }}, {{ raceway.corners }} {{ raceway.corners === 1 ? 'corner' : 'corners' }};
+        {{ withUnit(raceway.seen) }} of it visible
       </li>
       <li v-for="reel in works.reels" :key="reel.model.id">
         {{ reel.model.name ?? reel.model.id }}: {{ reel.lengths.map(length => withUnit(length)).join(' + ') }} off

@@ -29,6 +29,7 @@ export function howLeg(leg: Leg, bit: (mm: number) => string, show: (mm: number)
       'across a stud': `open the covering at each stud and bore the stud ${hole} at mid-depth`,
       'void': 'run along the void on separate supports',
       'raceway': 'run in raceway on the wall face',
+      'on the face': 'fix conduit or metal-clad cable to the wall face, with straps as its maker requires',
       'through the wall': `bore through the wall ${hole}, sloping down to the outside; seal both faces`,
     }[leg.method]
   }${guards}${past}${doubts}`

@@ -1,5 +1,5 @@
 import type { Finding } from '../../finding'
-import type { Wall } from '../../job'
+import { featureParts, type Wall } from '../../job'
 import type { ArrayPlan } from '../../mount'
 import type { Member, Piece } from '../../survey'
 import type { Wiring } from '../../wire'
@@ -41,7 +41,8 @@ export function drawWall(wall: Wall, plan: Shown, { left, foot, scale }: View): 
   const members = plan.members.map(({ centre, width }) =>
     box({ x: centre - width / 2, y: 0, width, height: wall.height }, MEMBER),
   )
-  const features = (wall.features ?? []).map(feature => box(feature, { ...THIN, fill: '#ffffff' }))
+  const features = (wall.features ?? []).flatMap(feature =>
+    featureParts(feature).map(part => box(part, { ...THIN, fill: '#ffffff' })))
   const arrays = plan.arrays.flatMap(({ outline, positions, strips }) => [
     ...strips.map(strip => box(strip.rect, { ...THIN, fill: '#dcd8cd' })),
     ...positions.flatMap(({ row, column, outer, plate, holes = [] }) => [

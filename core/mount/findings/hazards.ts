@@ -1,5 +1,5 @@
 import type { CodeOf, Finding } from '../../finding'
-import type { Feature, Wall } from '../../job'
+import { distanceTo, type Wall } from '../../job'
 import { words } from '../../units'
 import { holeName, type MountedCell } from '../position'
 
@@ -13,14 +13,11 @@ export const HAZARDS: Record<string, { name: string, code: CodeOf<'stop'> }> = {
   'rated-junction': { name: 'a fire-rated junction', code: 'hole-near-rated-junction' },
 }
 
-const distance = ({ x, y, width, height }: Feature, at: { x: number, y: number }) =>
-  Math.hypot(Math.max(x - at.x, 0, at.x - x - width), Math.max(y - at.y, 0, at.y - y - height))
-
 /** A stop for every hole within 50 mm of a live cable, a pipe or a fire-rated junction. */
 export function hazardFindings({ features = [] }: Wall, cells: MountedCell[]): Finding[] {
   const hazards = features.filter(({ kind }) => HAZARDS[kind])
   return hazards.flatMap(feature => cells.flatMap(cell => cell.holes.flatMap((hole): Finding[] => {
-    const away = distance(feature, hole)
+    const away = distanceTo(feature, hole)
     if (away >= HAZARD_CLEARANCE) return []
     return [
       {

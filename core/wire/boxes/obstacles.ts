@@ -1,5 +1,5 @@
 import type { Point, Rect } from '../../geometry'
-import { itemName, type Feature, type Wall } from '../../job'
+import { featureParts, itemName, type Feature, type Wall } from '../../job'
 import { HAZARD_CLEARANCE, HAZARDS, plateHoles, type ArrayPlan } from '../../mount'
 import type { Obstacle } from './place'
 import type { Screen } from '../screens'
@@ -54,11 +54,11 @@ const BEFORE = new Set([...FURNITURE, 'ceiling-line', 'building-line'])
 export const keptFrom = ({ features = [] }: Pick<Wall, 'features'>): (Rect & { name: string, hazard: boolean })[] =>
   features
     .filter(({ kind }) => !BEFORE.has(kind))
-    .map(feature => ({
-      ...around(feature, clearOf(feature)),
+    .flatMap(feature => featureParts(feature).map(part => ({
+      ...around(part, clearOf(feature)),
       name: nameOfFeature(feature),
       hazard: feature.kind in HAZARDS,
-    }))
+    })))
 
 export const nameOfFeature = (feature: Feature) => `the ${feature.kind.replaceAll('-', ' ')} ${itemName(feature)}`
 

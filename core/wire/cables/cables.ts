@@ -5,6 +5,7 @@ import { isSignal, type BoxPlan } from '../boxes/boxes'
 import { chooseCable, type Choice } from './choose'
 import { cableTypeOf, LINK_KINDS } from './linkKinds'
 import { carriesOf, type Link } from './ports'
+import { methodOf } from '../routes/powerMethods'
 import type { RoutePlan } from '../routes/routes'
 import type { Screen } from '../screens'
 import { reachTo, slackOf } from './slack'
@@ -326,16 +327,28 @@ function withAreas(given: Given[], wired: Wired): Given[] {
   })
 }
 
+/** Whether a route is the inside of a listed kit, which comes with its cable. */
+const isOfKit = (route: RoutePlan | undefined, boxes: BoxPlan[]) =>
+  boxes.some(({ id, kind }) => id === route?.to && kind === 'kit-upper')
+
 /** What a cable has to do, whatever its kind and length. */
-function dutyOf({ route, amps, area, by }: Given, { wall, electricalRules }: Wired) {
+function dutyOf({ route, amps, area, by, kind }: Given, { wall, electricalRules, rules, boxes }: Wired) {
   const link = LINK_KINDS[by ?? '']
+  const { construction } = methodOf('power', rules)
   return {
     inWall: route !== undefined && route.way !== 'surface',
     plenum: isInAir(route, wall),
+    ...(kind === 'power' && { construction: isOfKit(route, boxes) ? 'sheathed' as const : construction }),
     ...(amps !== undefined && { amps, least: leastArea(amps, electricalRules) }),
     ...(area !== undefined && { area }),
     ...(link && { link }),
   }
+}
+
+/** The choice of the first of some kinds that has a cable for it; of the first kind where none has. */
+function firstThatDoes([kind, ...others]: string[], choose: (kind: string) => Choice): Choice {
+  const first = choose(kind!)
+  return first.fault ? others.map(choose).find(({ fault }) => !fault) ?? first : first
 }
 
 /** Chooses the cable of each that is given, by kind, way and current. */
@@ -352,8 +365,7 @@ function choosing(wired: Wired): (given: Given) => CablePlan {
     const sumAt = (diameter: number) => sumOf(parts(slackAt(diameter)))
     const needed = ({ diameter }: CableModel) => sumAt(diameter).value
     const choose = (kind: string) => chooseCable({ ...duty, kind, needed }, catalogue, byHand)
-    const [first, other] = [choose(rest.kind), instead === undefined ? undefined : choose(instead)]
-    const choice = first.fault && other && !other.fault ? other : first
+    const choice = firstThatDoes([rest.kind, ...instead === undefined ? [] : [instead]], choose)
     const diameter = (choice.model ?? choice.judged)?.diameter ?? thickness(rest.kind)
     const known = rest.unknown === undefined
     return {

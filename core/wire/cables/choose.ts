@@ -18,6 +18,8 @@ export interface Duty {
   least?: { area: number, source: string }
   /** The least cross-section by voltage drop, mm². */
   area?: number
+  /** The construction that its route takes; absent: any. */
+  construction?: NonNullable<CableModel['construction']>
   /** What it carries, where that goes less far than the cable. */
   link?: LinkKind
 }
@@ -74,9 +76,14 @@ function fartherThan({ kind, needed, inWall }: Duty, cables: CableModel[]): Text
     : words`Move the source closer, or add an amplifier in the run.`
 }
 
+/** What a construction is called. */
+const CONSTRUCTIONS = {
+  'sheathed': 'sheathed power cable', 'metal-clad': 'metal-clad power cable', 'conductors': 'conductors for conduit',
+}
+
 /** Of some cables those that may be taken for a duty, or what none of them is. */
 function allowed(duty: Duty, cables: CableModel[]): { models: CableModel[], fault?: NonNullable<Choice['fault']> } {
-  const { kind, inWall, plenum, amps } = duty
+  const { kind, inWall, plenum, amps, construction } = duty
   if (inWall && cables.length > 0 && cables.every(cable => isCord(cable.kind)))
     return {
       models: [],
@@ -86,7 +93,17 @@ function allowed(duty: Duty, cables: CableModel[]): { models: CableModel[], faul
         remedy: words`Use installation cable, or a listed kit whose cord stays outside the wall.`,
       },
     }
-  const rated = cables.filter(cable => !inWall || (cable.inWall && !isCord(cable.kind)))
+  const built = cables.filter(cable => !construction || (cable.construction ?? 'sheathed') === construction)
+  if (built.length === 0)
+    return {
+      models: [],
+      fault: {
+        code: 'cable-construction',
+        message: words`the house rule requires ${CONSTRUCTIONS[construction!]}, and the catalogue has none`,
+        remedy: words`Add one to the catalogue, or choose another house rule for power cable on this wall.`,
+      },
+    }
+  const rated = built.filter(cable => !inWall || (cable.inWall && !isCord(cable.kind)))
   if (rated.length === 0)
     return {
       models: [],
@@ -231,12 +248,12 @@ export function chooseCable(duty: Duty, catalogue: CableModel[], byHand?: string
 /** The cables of a kind that may be in a bundle, the thickest of which, and the widest plug, the hole must take. */
 export function thickestOf(
   kind: string,
-  inWall: boolean,
+  construction: Duty['construction'] & string,
   catalogue: CableModel[],
   byHand?: CableModel,
 ): Pick<CableModel, 'diameter' | 'plug'> | undefined {
   const { models } = allowed(
-    { kind, needed: () => 0, inWall, plenum: false },
+    { kind, needed: () => 0, inWall: true, plenum: false, ...kind === 'power' && { construction } },
     byHand ? [byHand] : catalogue.filter(cable => cable.kind === kind && !cable.retired),
   )
   if (models.length === 0) return undefined

@@ -3,7 +3,7 @@ import type { Link } from '../cables/ports'
 import type { Screen } from '../screens'
 
 /**
- * Power over Ethernet by class: at the port of the switch, and at the device behind 100 m, W (IEEE 802.3, table 145-11).
+ * Power over Ethernet by class, W: at the port of the switch, and at the device behind 100 m (IEEE 802.3).
  */
 export const POE_CLASSES = [
   { class: 1, port: 4, device: 3.84 },

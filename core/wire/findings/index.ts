@@ -8,6 +8,7 @@ import { boxFindings } from './boxes'
 import { cableFindings } from './cables'
 import { circuitFindings } from './circuits'
 import { conductorFindings } from './conductors'
+import { methodFindings } from './methods'
 import { poeFindings } from './poe'
 import { powerFindings } from './power'
 import { signalFindings } from './signal'
@@ -34,6 +35,7 @@ export function wireFindings(
     ...powerFindings(wall, wiring, context),
     ...boxFindings(wiring),
     ...wayFindings(wall, wiring, screens, rules),
+    ...methodFindings(wall, wiring, context),
     ...signalFindings(wall, wiring, screens, isFramed(wall)),
     ...cableFindings(wall, wiring),
   ]

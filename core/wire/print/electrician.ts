@@ -1,5 +1,5 @@
 import type { Rect } from '../../geometry'
-import { itemName, choiceName, type Wall } from '../../job'
+import { choiceName, featureParts, itemName, type Wall } from '../../job'
 import {
   drawGrid, footLine, gridHeight, INK, inLines, label, type GridColumn, type Paper, type Sheet,
 } from '../../sheet'
@@ -54,7 +54,7 @@ function outline(
   return group(
     {},
     at({ x: 0, y: 0, width: wall.width, height: wall.height }, { ...thin, 'stroke-width': 0.5 }),
-    ...(wall.features ?? []).map(feature => at(feature, { ...thin, stroke: '#8a8576' })),
+    ...(wall.features ?? []).flatMap(featureParts).map(part => at(part, { ...thin, stroke: '#8a8576' })),
     ...cases.map(each => at(each, { ...thin, stroke: '#b9b4a6' })),
     ...loads.filter(isBare).map(({ label: name, x: cx, y: cy }) =>
       label(name, x + cx * scale, y + (wall.height - cy) * scale + 5.4, TYPE, {

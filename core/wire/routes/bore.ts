@@ -1,5 +1,6 @@
 import type { CableModel, Wall } from '../../job'
 import type { UnitSystem } from '../../units'
+import type { Passing } from './powerMethods'
 
 /**
  * Of a hole, a conduit or a raceway so much may be filled by one, two, three and more cables (NEC chapter 9, table 1).
@@ -17,6 +18,8 @@ const BITS: Record<UnitSystem, number[]> = {
 }
 /** A moulded plug wants so much beside its own width, mm. */
 const BESIDE_PLUG = 4
+/** A conduit wants so much beside its own width, mm. */
+const BESIDE_CONDUIT = 3
 
 /** A bored hole is at most this share of a stud's depth, and this far from its edge, mm (IRC R602.6). */
 const MOST_BORED = { bearing: 0.4, notBearing: 0.6 }
@@ -25,8 +28,6 @@ const EDGE = 16
 const STEEL = 38
 /** A cable nearer to the face of a stud is kept from screws by a steel plate, mm (NEC 300.4). */
 const FROM_FACE = 32
-
-type Passing = Pick<CableModel, 'diameter' | 'plug'>
 
 /** How much room cables take together, as the diameter of what they fill to what is allowed, mm. */
 export function filled(cables: Pick<CableModel, 'diameter'>[]): number {
@@ -37,7 +38,8 @@ export function filled(cables: Pick<CableModel, 'diameter'>[]): number {
 
 /**
  * The bit for a bundle: what its cables fill to what is allowed, what the largest plug that is on one of them passes
- * (its width and 4, and its diagonal, as the hole is round), and 20 at the least. NaN where no bit is large enough.
+ * (its width and 4, and its diagonal, as the hole is round), a conduit’s width and 3, and 20 at the least. NaN where no
+ * bit is large enough.
  *
  * @example
  * // two of 8.6: √(2 × 8.6² ÷ 0.31) = 21.8, so 22; one with a plug of 21 × 11: 21 + 4 = 25
@@ -46,7 +48,9 @@ export function boreFor(cables: Passing[], units: UnitSystem = 'metric'): number
   const plugs = cables.flatMap(({ plug }) =>
     plug ? [Math.max(plug.width, plug.height) + BESIDE_PLUG, Math.hypot(plug.width, plug.height)] : [],
   )
-  const needed = Math.max(LEAST, filled(cables), ...plugs)
+  const conduits = cables.flatMap(({ conduit }) => conduit === undefined ? [] : [conduit + BESIDE_CONDUIT])
+  const free = filled(cables.filter(({ conduit }) => conduit === undefined))
+  const needed = Math.max(LEAST, free, ...plugs, conduits.reduce((sum, width) => sum + width, 0))
   return BITS[units].find(bit => bit >= needed - 1e-9) ?? Number.NaN
 }
 

@@ -2,8 +2,10 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { exampleWall } from '../../../tests/fixtures/job'
 import type { Wall } from '../../job'
+import { routeMinutes } from '../../rules'
 import type { Member } from '../../survey'
 import type { BoxPlan } from '../boxes/boxes'
+import { methodOf } from './powerMethods'
 import { reaching } from './reach'
 import { routesOf, heightsOf, type Wanted } from './routes'
 import { waysOf } from './ways'
@@ -162,9 +164,10 @@ it('the way that is taken is as quick as the quickest of all, and its legs add u
       bay: [0, 1],
       held: true,
     } as unknown as BoxPlan
-    const wanted: Wanted[] = [{ id: 'r', box, kind: 'power', source: wall.sources![0], hole: 20 }]
+    const method = methodOf('power', {})
+    const wanted: Wanted[] = [{ id: 'r', box, kind: 'power', method, source: wall.sources![0], hole: 20 }]
     const plates = each.plate ? [{ ...each.plate, width: 300, height: 300 }] : []
-    const ways = waysOf(wall, bays, members, heightsOf(wanted, wall), plates)
+    const ways = waysOf({ wall, bays, members, spent: routeMinutes({}) }, heightsOf(wanted, wall), plates)
     const {
       routes: [route],
       noWay,

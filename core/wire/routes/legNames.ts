@@ -10,5 +10,6 @@ export const LEG_NAMES: Record<Method, string> = {
   'across a stud': 'Across studs',
   'void': 'Along the void',
   'raceway': 'Raceway',
+  'on the face': 'On the wall face',
   'through the wall': 'Through the wall',
 }

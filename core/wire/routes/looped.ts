@@ -4,7 +4,7 @@ import { isFramed } from '../../survey'
 import { branched, chained, inOrderOf, type Distances } from '../circuits/loops'
 import { bayNear, inOrder, startsOf, type Beginning, type Reaching } from './reach'
 import { onTheFace } from './raceway'
-import type { Wanted } from './routes'
+import { keepingOf, type Wanted } from './routes'
 import { placeOf } from '../sources'
 import { placeIn, placesTo, type Ways } from './ways'
 
@@ -31,16 +31,17 @@ function pointsOf(ways: Ways, places: number[], at: Point | undefined, box: Poin
 interface Going { ways: Ways, rules: Rules, reach: Reaching }
 
 /** How long the way to a box is from where it begins, mm, by the way that takes least time; Infinity without any. */
-function lengthOfWay({ ways, rules, reach }: Going, begins: Beginning, { box, hole }: Wanted, goals: number[]): number {
+function lengthOfWay({ ways, rules, reach }: Going, begins: Beginning, wanted: Wanted, goals: number[]): number {
+  const { box, method } = wanted
   if (!isFramed(ways.wall) || box.bay.every(side => side === undefined)) {
     const from = begins.before ?? (begins.source && placeOf(begins.source, ways.wall))
-    return onTheFace(box, from, ways.wall, undefined).reduce((sum, leg) => sum + along([leg.from, leg.to]), 0)
+    return onTheFace(box, from, { ...ways, method }, undefined).reduce((sum, leg) => sum + along([leg.from, leg.to]), 0)
   }
   const goal = placeIn(ways, bayNear(ways, box.x), box.y)
   const [first] = inOrder(
     startsOf(ways, begins, rules)
       .map(({ starts, side, only, at }) =>
-        ({ side, only, at, reached: reach(starts, { hole, avoid: NONE, only }, goals) }))
+        ({ side, only, at, reached: reach(starts, keepingOf(wanted, ways, NONE, only), goals) }))
       .map(way => ({ ...way, minutes: way.reached.minutes[goal]! }))
       .filter(({ minutes }) => minutes < Infinity),
     rules,

@@ -1,45 +1,54 @@
 import type { Point, Rect } from '../../geometry'
 import type { Wall } from '../../job'
-import { isOpen, MINUTES, type Leg } from './ways'
+import type { RouteMinutes } from '../../rules'
+import type { PowerMethod } from './powerMethods'
+import { isOpen, type Leg } from './ways'
 
 const plain = { openings: [], seals: 0, patches: 0, bores: [], guards: 0, past: [], doubts: [] }
 const lengthOf = (a: Point, b: Point) => Math.abs(a.x - b.x) + Math.abs(a.y - b.y)
 
-const leg = (from: Point, to: Point): Leg => ({
-  ...plain,
-  from,
-  to,
-  method: 'raceway',
-  minutes: (lengthOf(from, to) / 1000) * MINUTES.racewayPerMetre,
-})
+/** What a run on the face is made with: raceway round a sheath, otherwise what the method itself takes. */
+interface Face { wall: Wall, spent: RouteMinutes, method: PowerMethod }
+
+function runsBetween(places: Point[], { spent, method }: Face): Leg[] {
+  const inRaceway = method.construction === 'sheathed'
+  const perMetre = inRaceway ? spent.minutesRaceway : method.perMetre(spent)
+  const legs = places.slice(1).map((to, n): Leg => ({
+    ...plain,
+    from: places[n]!,
+    to,
+    method: inRaceway ? 'raceway' : 'on the face',
+    minutes: (lengthOf(places[n]!, to) / 1000) * perMetre,
+  })).filter(({ from, to }) => lengthOf(from, to) > 1e-6)
+  if (!inRaceway) return legs
+  const [first, last] = [0, legs.length - 1]
+  return legs.map((leg, n) => ({
+    ...leg,
+    minutes: leg.minutes + (n === first ? spent.minutesRacewayEnd : spent.minutesRacewayCorner)
+      + (n === last ? spent.minutesRacewayEnd : 0),
+  }))
+}
 
 /**
- * A raceway on the face: from a place straight up or down, then along to the box.
+ * A run on the face: from a place straight up or down, then along to the box.
  *
  * @param start where it begins; from what is open above, else below, where that is elsewhere
- * @param through whether it begins on the other face, and the wall is bored at the box
+ * @param through what is bored where it begins on the other face, and the wall is bored at the box
  */
-export function onTheFace(box: Point, start: Point | undefined, wall: Wall, through: number | undefined): Leg[] {
+export function onTheFace(box: Point, start: Point | undefined, face: Face, through: number | undefined): Leg[] {
+  const { wall, spent } = face
   const from = start ?? { x: box.x, y: !isOpen(wall, 'above') && isOpen(wall, 'below') ? 0 : wall.height }
-  const corner = { x: from.x, y: box.y }
-  const legs = [leg(from, corner), leg(corner, box)].filter(({ from: a, to: b }) => lengthOf(a, b) > 1e-6)
-  const ends
-    = legs.length > 0
-      ? legs.map((each, n) => ({
-          ...each,
-          minutes: each.minutes + (n === 0 ? MINUTES.racewayEnd : 0) + (n === legs.length - 1 ? MINUTES.racewayEnd : 0),
-        }))
-      : []
+  const legs = runsBetween([from, { x: from.x, y: box.y }, box], face)
   return through === undefined
-    ? ends
+    ? legs
     : [
-        ...ends,
+        ...legs,
         {
           ...plain,
           from: { x: box.x, y: box.y },
           to: { x: box.x, y: box.y },
           method: 'through the wall',
-          minutes: MINUTES.throughWall,
+          minutes: spent.minutesThroughWall,
           seals: 2,
           bores: [{ x: box.x, y: box.y, diameter: through, through: 'plate' }],
         },

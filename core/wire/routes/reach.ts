@@ -24,8 +24,8 @@ export type Reaching = (starts: number[], keeping: Keeping, goals: readonly numb
 export function reaching(ways: Ways): Reaching {
   const known = new Map<string, Reached>()
   return (starts, keeping, goals) => {
-    const { hole, avoid, only } = keeping
-    const key = `${starts[0]}/${starts.length} ${hole} ${[...avoid].join()} ${only ?? ''}`
+    const { hole, avoid, only, perMetre = 0 } = keeping
+    const key = `${starts[0]}/${starts.length} ${hole} ${[...avoid].join()} ${only ?? ''} ${perMetre}`
     const before = known.get(key)
     if (before && goals.every(goal => before.settled[goal])) return before
     // From a box only those that are asked for: the others of its circuit are near. All that a source feeds ask anew.

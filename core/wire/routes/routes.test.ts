@@ -6,8 +6,10 @@ import { enterRecovered, enterStopped } from '../../edits/wiring'
 import { planWall } from '../../plan'
 import { textToString } from '../../units'
 import { mayBore } from './bore'
-import { MINUTES } from './ways'
+import { routeMinutes } from '../../rules'
 import { cases } from '../../../tests/fixtures/soak'
+
+const SPENT = routeMinutes({})
 
 const box: BoxModel = {
   id: 'p1',
@@ -47,7 +49,7 @@ describe('a way to a box', () => {
     )
     for (const [n, route] of routes.entries()) {
       expect(route.length).toBeCloseTo(3300 - boxes[n]!.y, 9)
-      expect(route.minutes).toBeCloseTo(MINUTES.enter + MINUTES.plate + (3300 - boxes[n]!.y) / 1000, 9)
+      expect(route.minutes).toBeCloseTo(SPENT.minutesEnter + SPENT.minutesPlate + (3300 - boxes[n]!.y) / 1000, 9)
       expect([route.openings.length, route.seals, route.patches, route.people]).toEqual([0, 1, 0, 1])
     }
   })
@@ -58,13 +60,13 @@ describe('a way to a box', () => {
     expect([route!.seals, route!.patches, route!.minutes - minutes()[0]!]).toEqual([
       2,
       1,
-      expect.closeTo(MINUTES.opening, 9),
+      expect.closeTo(SPENT.minutesOpening, 9),
     ])
     // What is only suspected costs half of that, and opens nothing yet.
     const { routes: [maybe] } = wired((wall) => { wall.blocking = [{ id: 'k1', y: 2700, found: false }] })
     expect([maybe!.openings.length, maybe!.minutes - minutes()[0]!]).toEqual([
       0,
-      expect.closeTo(MINUTES.opening / 2, 9),
+      expect.closeTo(SPENT.minutesOpening / 2, 9),
     ])
   })
 
@@ -74,7 +76,7 @@ describe('a way to a box', () => {
     })
     const [plain, left] = [stopped().routes[0]!, stopped('weight').routes[0]!]
     expect([left.minutes - plain.minutes, left.seals - plain.seals]).toEqual([
-      expect.closeTo(MINUTES.recover, 9), 1,
+      expect.closeTo(SPENT.minutesRecover, 9), 1,
     ])
     expect(left.legs.filter(({ lost }) => lost === 'weight')).toHaveLength(1)
     const bores = left.legs.flatMap(({ bores: all }) => all).filter(({ through }) => through === 'blocking')

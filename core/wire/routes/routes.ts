@@ -1,14 +1,16 @@
 import type { Point, Rect } from '../../geometry'
 import { itemName, type Rules, type Wall } from '../../job'
+import type { RouteMinutes } from '../../rules'
 import { isFramed } from '../../survey'
 import { figure, quantity, words, type Figure, type Text } from '../../units'
 import type { BoxPlan } from '../boxes/boxes'
 import { isOutside } from '../boxes/fit'
 import { LEG_NAMES } from './legNames'
+import type { PowerMethod } from './powerMethods'
 import { inSight, onTheFace } from './raceway'
 import { isOffWall, nameOfSource, openingRound, placeOf } from '../sources'
 import { bayNear, inOrder, reaching, startsOf, type Beginning, type Reaching } from './reach'
-import { legsThrough, MINUTES, placeIn, placesTo, type Leg, type Method, type VoidSide, type Ways } from './ways'
+import { legsThrough, placeIn, placesTo, type Keeping, type Leg, type Method, type VoidSide, type Ways } from './ways'
 
 /** The way of a bundle of cables through a wall, from where it comes in or begins to a box. */
 export interface RoutePlan {
@@ -30,6 +32,11 @@ export interface RoutePlan {
   patches: number
   /** Steel plates that keep screws from it. */
   guards: number
+  /** Grommets that keep its sheath from sheet steel. */
+  grommets: number
+  /** Quarter bends, and pull boxes where one pull does not allow so many. */
+  bends: number
+  pullBoxes: number
   /** What is bored for it, mm. */
   hole: number
   /** People for the pull. */
@@ -49,6 +56,7 @@ export interface Wanted extends Beginning {
   box: BoxPlan
   kind: RoutePlan['kind']
   hole: number
+  method: PowerMethod
 }
 
 /** A pull over this, or with so many bends, takes two people, mm. */
@@ -93,16 +101,34 @@ function joined(legs: Leg[]): Leg[] {
 
 const sum = (legs: Leg[], of: (leg: Leg) => number) => legs.reduce((total, leg) => total + of(leg), 0)
 
+/** What a method takes beyond its legs: its ends, its bends, and pull boxes where one pull has too many. */
+function extraOf({ method }: Wanted, bends: number, spent: RouteMinutes) {
+  const pullBoxes = method.bends === undefined ? 0 : Math.max(0, Math.ceil(bends / method.bends) - 1)
+  return {
+    pullBoxes,
+    minutes: 2 * method.perEnd(spent) + bends * method.perBend(spent) + pullBoxes * spent.minutesPullBox,
+  }
+}
+
+/** What a route is made of: its legs, by which way, through which bays. */
+interface Made { way: RoutePlan['way'], given: Leg[], bays: number[] }
+
 function routeOf(
-  { id, box, kind, source, before, hole }: Wanted,
-  way: RoutePlan['way'],
-  given: Leg[],
-  bays: number[],
+  wanted: Wanted,
+  { way, given, bays }: Made,
   cases: Rect[],
+  { wall, spent }: Pick<Ways, 'wall' | 'spent'>,
 ): RoutePlan {
-  const legs = joined(given)
+  const { id, box, kind, source, before, hole, method } = wanted
+  const more = way === 'surface' ? 0 : method.perMetre(spent)
+  const legs = joined(given).map(leg => more === 0
+    ? leg
+    : { ...leg, minutes: leg.minutes + more * lengthOf(leg) / 1000 })
+  const inside = legs.filter(leg => leg.method !== 'through the wall')
+  const isSteel = wall.structure.kind === 'steel-stud'
   const length = sum(legs, lengthOf)
   const bends = legs.slice(1).filter((leg, n) => isUp(leg) !== isUp(legs[n]!)).length
+  const extra = extraOf(wanted, bends, spent)
   return {
     id,
     from: before?.id ?? source!.id,
@@ -118,7 +144,10 @@ function routeOf(
       legs.length === 0
         ? []
         : [{ ...legs[0]!.from, method: legs[0]!.method }, ...legs.map(leg => ({ ...leg.to, method: leg.method }))],
-    minutes: MINUTES.enter + sum(legs, ({ minutes }) => minutes),
+    minutes: spent.minutesEnter + sum(legs, ({ minutes }) => minutes) + extra.minutes,
+    bends,
+    pullBoxes: extra.pullBoxes,
+    grommets: isSteel && method.grommets ? sum(inside, ({ seals }) => seals) : 0,
     openings: legs.flatMap(({ openings }) => openings),
     seals: sum(legs, ({ seals }) => seals),
     patches: sum(legs, ({ patches }) => patches),
@@ -188,8 +217,16 @@ function wayOf(legs: Leg[]): VoidSide | 'bay' {
 }
 
 /** The legs of a raceway from a box or a source to a box. */
-const legsOnFace = ({ box, before, source, hole }: Wanted, wall: Wall): Leg[] =>
-  onTheFace(box, before ?? (source && placeOf(source, wall)), wall, !before && source?.behind ? hole : undefined)
+const legsOnFace = ({ box, before, source, hole, method }: Wanted, { wall, spent }: Ways): Leg[] =>
+  onTheFace(
+    box, before ?? (source && placeOf(source, wall)), { wall, spent, method },
+    !before && source?.behind ? hole : undefined,
+  )
+
+/** What a way keeps to: its hole, the bays that it does not enter, the only void, and what its method takes more. */
+export const keepingOf = (
+  { hole, method }: Wanted, { spent }: Ways, avoid: ReadonlySet<number>, only?: VoidSide,
+): Keeping => ({ hole, avoid, perMetre: method.perMetre(spent), ...only && { only } })
 
 /** A way that was not taken, to compare it with. */
 const inShort = ({ way, minutes, openings, seals, patches }: RoutePlan): NonNullable<RoutePlan['otherwise']> =>
@@ -209,12 +246,12 @@ export function minutesOf(ways: Ways, wanted: Wanted[], powered: ReadonlySet<num
     const [first] = inOrder(
       startsOf(ways, each, rules)
         .map(({ starts, side, only }) => ({
-          side, only, minutes: reach(starts, { hole: each.hole, avoid, only }, [goal]).minutes[goal]!,
+          side, only, minutes: reach(starts, keepingOf(each, ways, avoid, only), [goal]).minutes[goal]!,
         }))
         .filter(({ minutes }) => minutes < Infinity),
       rules,
     )
-    return sum + (first ? MINUTES.enter + first.minutes : 0)
+    return sum + (first ? ways.spent.minutesEnter + first.minutes : 0)
   }, 0)
 }
 
@@ -242,7 +279,7 @@ export function routesOf(
     const found = inOrder(
       startsOf(ways, each, rules)
         .map(({ starts, ...rest }) => {
-          const reached = reach(starts, { hole: each.hole, avoid, only: rest.only }, [goal])
+          const reached = reach(starts, keepingOf(each, ways, avoid, rest.only), [goal])
           return { ...rest, reached }
         })
         .map(way => ({ ...way, minutes: way.reached.minutes[goal]! }))
@@ -254,7 +291,8 @@ export function routesOf(
       const begins = at && bayNear(ways, at.x)
       const xIn = (n: number) => (n === bay ? each.box.x : n === begins ? at!.x : middleOf(bays[n]!))
       const legs = begunAt(at, each.box, legsThrough(ways, places, each.hole, xIn))
-      const route = routeOf(each, side ?? wayOf(legs), legs, bayList(ways, places), cases)
+      const made: Made = { way: side ?? wayOf(legs), given: legs, bays: bayList(ways, places) }
+      const route = routeOf(each, made, cases, ways)
       // Outside, what is cut for the box is sealed too.
       return { ...route, seals: route.seals + Number(isOutside(wall)) }
     }
@@ -270,7 +308,7 @@ export function routesOf(
       continue
     }
     if (!isFramed(wall) || box.bay.every(side => side === undefined)) {
-      routes.push(routeOf(each, 'surface', legsOnFace(each, wall), [], cases))
+      routes.push(routeOf(each, { way: 'surface', given: legsOnFace(each, ways), bays: [] }, cases, ways))
       continue
     }
     const avoid = without(each.kind === 'signal' && apart ? powered : new Set(), bayNear(ways, box.x))
@@ -302,10 +340,12 @@ export const timeOf = ({ legs, minutes, way }: RoutePlan): Figure =>
     label: 'Time',
     unit: 'min',
     value: minutes,
-    expression: words`set-up ${quantity(MINUTES.enter, '')}${legs.reduce<Text>((text, leg) => words`${text} +
-      ${LEG_NAMES[leg.method].toLowerCase()} ${quantity(leg.minutes, '')}`, [])}`,
+    expression: legs.reduce<Text>(
+      (text, leg) => words`${text} + ${LEG_NAMES[leg.method].toLowerCase()} ${quantity(leg.minutes, '')}`,
+      words`set-up and ends ${quantity(minutes - sum(legs, leg => leg.minutes), '')}`,
+    ),
     source:
       way === 'surface'
-        ? 'default minutes: raceway per metre and per end'
-        : 'default minutes; likely blocking weighted by its probability',
+        ? 'house rules: minutes per metre, end and corner'
+        : 'house rules: minutes of each part; likely blocking weighted by its probability',
   }])

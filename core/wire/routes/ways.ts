@@ -1,5 +1,6 @@
 import { overlaps, type Rect } from '../../geometry'
-import type { Wall } from '../../job'
+import { featureParts, type Wall } from '../../job'
+import type { RouteMinutes } from '../../rules'
 import type { Member } from '../../survey'
 import type { Bay } from '../bays'
 import { blockingIn, type Across } from '../blocking'
@@ -18,6 +19,7 @@ export type Method
     | 'across a stud'
     | 'void'
     | 'raceway'
+    | 'on the face'
     | 'through the wall'
 
 /** A place that a route can pass. */
@@ -44,24 +46,6 @@ export interface Leg {
   lost?: Across['lost']
 }
 
-/** Minutes that things take, the firm's usual ones. */
-export const MINUTES = {
-  enter: 10,
-  dropPerMetre: 1,
-  linePerMetre: 4,
-  rodPerMetre: 3,
-  rodInsulatedPerMetre: 6,
-  opening: 42,
-  recover: 15,
-  plate: 12,
-  stud: 40,
-  voidPerMetre: 1,
-  pipe: 8,
-  pipeAcross: 20,
-  racewayPerMetre: 6,
-  racewayEnd: 8,
-  throughWall: 35,
-}
 /** The opening cut at blocking or a stud, its piece kept to close it, mm. */
 const OPENING = { width: 150, height: 100 }
 /** Of two ways that take as long the one with fewer openings is taken. */
@@ -89,6 +73,8 @@ interface Step { down: number, up: number, opened: number, met: Across[], past: 
 /** The wall seen through: its bays, the heights at which a route may begin, end or cross, and what each step takes. */
 export interface Ways {
   wall: Wall
+  /** What each part of a route takes. */
+  spent: RouteMinutes
   bays: Bay[]
   levels: number[]
   /** By bay, then by the level at their foot. */
@@ -97,24 +83,28 @@ export interface Ways {
   crossings: { pieces: Member[], plies: number, free: boolean[] }[]
 }
 
-function stepOf(wall: Wall, bay: Bay, across: Across[], y1: number, y2: number): Step {
+function stepOf(
+  { wall, spent }: Pick<Ways, 'wall' | 'spent'>, bay: Bay, across: Across[], [y1, y2]: [number, number],
+): Step {
   const metres = (y2 - y1) / 1000
   const here: Rect = { x: bay.from, y: y1, width: bay.to - bay.from, height: y2 - y1 }
-  const features = (wall.features ?? []).filter(feature => overlaps(feature, here))
+  const features = (wall.features ?? []).filter(feature => featureParts(feature).some(part => overlaps(part, here)))
   if (features.some(({ kind }) => THROUGH_WALL.has(kind)))
     return { down: Infinity, up: Infinity, opened: 0, met: [], past: [] }
   const met = across.filter(({ y }) => y > y1 && y <= y2)
   const passed = features.filter(({ kind }) => PASSED.has(kind))
   const more
-    = met.reduce((sum, { likely, lost }) => sum + likely * MINUTES.opening + (lost ? MINUTES.recover : 0), 0)
+    = met.reduce((sum, { likely, lost }) => sum + likely * spent.minutesOpening + (lost ? spent.minutesRecover : 0), 0)
       + passed.reduce(
-        (sum, { x, width }) =>
-          sum + (Math.max(x - bay.from, bay.to - x - width) >= BESIDE_PIPE ? MINUTES.pipe : MINUTES.pipeAcross),
+        (sum, { x, width }) => {
+          const isRoomy = Math.max(x - bay.from, bay.to - x - width) >= BESIDE_PIPE
+          return sum + (isRoomy ? spent.minutesPipe : spent.minutesPipeAcross)
+        },
         0,
       )
   return {
-    down: metres * (wall.insulation ? MINUTES.linePerMetre : MINUTES.dropPerMetre) + more,
-    up: metres * (wall.insulation ? MINUTES.rodInsulatedPerMetre : MINUTES.rodPerMetre) + more,
+    down: metres * (wall.insulation ? spent.minutesLine : spent.minutesDrop) + more,
+    up: metres * (wall.insulation ? spent.minutesRodInsulated : spent.minutesRod) + more,
     opened: AN_OPENING * met.filter(({ likely }) => likely === 1).length,
     met, past: passed.map(nameOfFeature),
   }
@@ -126,7 +116,11 @@ function stepOf(wall: Wall, bay: Bay, across: Across[], y1: number, y2: number):
  * @param heights at which something begins or ends
  * @param plates before which no stud is bored, as their screws are in it
  */
-export function waysOf(wall: Wall, bays: Bay[], members: Member[], heights: number[], plates: Rect[]): Ways {
+export function waysOf(
+  { wall, bays, members, spent }: { wall: Wall, bays: Bay[], members: Member[], spent: RouteMinutes },
+  heights: number[],
+  plates: Rect[],
+): Ways {
   const kept = [...plates, ...keptFrom(wall)]
   // The lowest and the highest place at which a stud can be crossed with its opening on the wall whole, and those right
   // below and above what it keeps clear of and what crosses the bays.
@@ -137,10 +131,10 @@ export function waysOf(wall: Wall, bays: Bay[], members: Member[], heights: numb
   const levels = [...new Set([...ends, ...heights].filter(y => y >= 0 && y <= wall.height))].sort((a, b) => a - b)
   const middles = bays.map(({ from, to }) => (from + to) / 2)
   return {
-    wall, bays, levels,
+    wall, spent, bays, levels,
     steps: bays.map((bay) => {
       const across = blockingIn(wall, bay)
-      return levels.slice(1).map((to, n) => stepOf(wall, bay, across, levels[n]!, to))
+      return levels.slice(1).map((to, n) => stepOf({ wall, spent }, bay, across, [levels[n]!, to]))
     }),
     crossings: middles.slice(1).map((to, n) => {
       const pieces = members.filter(({ centre }) => centre > middles[n]! && centre < to)
@@ -157,11 +151,11 @@ export function waysOf(wall: Wall, bays: Bay[], members: Member[], heights: numb
 
 /** A wall seen through in which a bay is known to be blocked at a height, or to be free. */
 export function supposing(ways: Ways, bay: number, across: Across[]): Ways {
-  const { wall, bays, levels, steps } = ways
+  const { bays, levels, steps } = ways
   return {
     ...ways,
     steps: steps.map((known, n) =>
-      n === bay ? levels.slice(1).map((to, k) => stepOf(wall, bays[bay]!, across, levels[k]!, to)) : known,
+      n === bay ? levels.slice(1).map((to, k) => stepOf(ways, bays[bay]!, across, [levels[k]!, to])) : known,
     ),
   }
 }
@@ -194,6 +188,8 @@ export interface Keeping {
   avoid: ReadonlySet<number>
   /** The only void that it may go by; absent: either. */
   only?: VoidSide
+  /** What its method takes more a metre, min. */
+  perMetre?: number
 }
 
 /**
@@ -204,7 +200,7 @@ export interface Keeping {
 export function reachedFrom(
   ways: Ways,
   starts: number[],
-  { hole, avoid, only }: Keeping,
+  { hole, avoid, only, perMetre = 0 }: Keeping,
   goals?: readonly number[],
 ): Reached {
   const { wall, bays, levels } = ways
@@ -233,8 +229,8 @@ export function reachedFrom(
       before[to] = from
       open.add(to, next)
     }
-    if (here >= B * L) fromVoid(ways, here, go)
-    else fromBay(ways, here, bored, go)
+    if (here >= B * L) fromVoid(ways, here, perMetre, go)
+    else fromBay(ways, here, { bored, perMetre }, go)
   }
   return { minutes, before, settled: settled.fill(1) }
 }
@@ -244,31 +240,36 @@ const middle = ({ from, to }: Bay) => (from + to) / 2
 type Go = (to: number, more: number) => void
 
 /** From a void into the bay there, or on to the next one. */
-function fromVoid(ways: Ways, here: number, go: Go): void {
-  const { bays, levels } = ways
+function fromVoid(ways: Ways, here: number, perMetre: number, go: Go): void {
+  const { bays, levels, spent } = ways
   const [B, L] = [bays.length, levels.length]
   const [side, bay] = here < B * L + B ? (['above', here - B * L] as const) : (['below', here - B * L - B] as const)
-  go(bay * L + (side === 'above' ? L - 1 : 0), MINUTES.plate)
+  go(bay * L + (side === 'above' ? L - 1 : 0), spent.minutesPlate)
   for (const next of [bay - 1, bay + 1].filter(each => each >= 0 && each < B)) {
     const metres = Math.abs(middle(bays[next]!) - middle(bays[bay]!)) / 1000
-    go(placeBeyond(ways, side, next), metres * MINUTES.voidPerMetre)
+    go(placeBeyond(ways, side, next), metres * (spent.minutesVoid + perMetre))
   }
 }
 
 /** From a level of a bay up or down, out of its ends into the voids, and across the members beside it. */
-function fromBay(ways: Ways, here: number, bored: boolean, go: Go): void {
-  const { wall, bays, levels, steps, crossings } = ways
+function fromBay(
+  ways: Ways, here: number, { bored, perMetre }: { bored: boolean, perMetre: number }, go: Go,
+): void {
+  const { wall, spent, bays, levels, steps, crossings } = ways
   const [B, L] = [bays.length, levels.length]
   const [bay, level] = [Math.floor(here / L), here % L]
-  if (level > 0) go(here - 1, steps[bay]![level - 1]!.down + steps[bay]![level - 1]!.opened)
-  if (level < L - 1) go(here + 1, steps[bay]![level]!.up + steps[bay]![level]!.opened)
-  if (level === L - 1 && isOpen(wall, 'above')) go(placeBeyond(ways, 'above', bay), MINUTES.plate)
-  if (level === 0 && isOpen(wall, 'below')) go(placeBeyond(ways, 'below', bay), MINUTES.plate)
+  const more = (metres: number) => perMetre * Math.abs(metres) / 1000
+  const upTo = (next: number) => more(levels[next]! - levels[level]!)
+  if (level > 0) go(here - 1, steps[bay]![level - 1]!.down + steps[bay]![level - 1]!.opened + upTo(level - 1))
+  if (level < L - 1) go(here + 1, steps[bay]![level]!.up + steps[bay]![level]!.opened + upTo(level + 1))
+  if (level === L - 1 && isOpen(wall, 'above')) go(placeBeyond(ways, 'above', bay), spent.minutesPlate)
+  if (level === 0 && isOpen(wall, 'below')) go(placeBeyond(ways, 'below', bay), spent.minutesPlate)
   if (!bored) return
   for (const next of [bay - 1, bay + 1]) {
     const crossing = crossings[Math.min(bay, next)]
     if (next < B && crossing?.free[level])
-      go(next * L + level, crossing.plies * MINUTES.stud + AN_OPENING * crossing.pieces.length)
+      go(next * L + level, crossing.plies * spent.minutesStud + AN_OPENING * crossing.pieces.length
+      + more(middle(bays[next]!) - middle(bays[bay]!)))
   }
 }
 
@@ -295,7 +296,7 @@ const besideFirst = ({ from, to }: Bay, x: number): number => x - from > to - x 
  * @param xIn where the line lies in a bay, by its index
  */
 export function legsThrough(ways: Ways, places: number[], hole: number, xIn: (bay: number) => number): Leg[] {
-  const { wall, bays, levels, steps, crossings } = ways
+  const { wall, spent, bays, levels, steps, crossings } = ways
   const [B, L] = [bays.length, levels.length]
   const at = (place: number) => {
     if (place < B * L)
@@ -309,12 +310,12 @@ export function legsThrough(ways: Ways, places: number[], hole: number, xIn: (ba
     const [a, b] = [at(places[n]!), at(place)]
     const leg = { ...plain, from: { x: a.x, y: a.y }, to: { x: b.x, y: b.y } }
     if (a.level < 0 && b.level < 0)
-      return { ...leg, method: 'void', minutes: (Math.abs(b.x - a.x) / 1000) * MINUTES.voidPerMetre }
+      return { ...leg, method: 'void', minutes: (Math.abs(b.x - a.x) / 1000) * spent.minutesVoid }
     if (a.level < 0 || b.level < 0)
       return {
         ...leg,
         method: 'bored plate',
-        minutes: MINUTES.plate,
+        minutes: spent.minutesPlate,
         seals: 1,
         bores: [{ x: b.x, y: b.y, diameter: hole, through: 'plate' }],
       }
@@ -323,7 +324,7 @@ export function legsThrough(ways: Ways, places: number[], hole: number, xIn: (ba
       return {
         ...leg,
         method: 'across a stud',
-        minutes: plies * MINUTES.stud,
+        minutes: plies * spent.minutesStud,
         openings: pieces.map(({ centre }) => openingAt({ x: centre, y: a.y })),
         seals: plies,
         patches: pieces.length,
@@ -331,20 +332,22 @@ export function legsThrough(ways: Ways, places: number[], hole: number, xIn: (ba
         guards: pieces.length * guardPlates(wall.structure.memberDepth ?? 0, hole),
       }
     }
-    return legsUpOrDown(wall, bays[a.bay]!, steps[a.bay]![Math.min(a.level, b.level)]!, leg, hole)
+    return legsUpOrDown(ways, bays[a.bay]!, steps[a.bay]![Math.min(a.level, b.level)]!, { ...leg, hole })
   })
 }
 
 /** The legs up or down a bay from one level to the next: one ends at what stops the line, and goes on from there. */
-function legsUpOrDown(wall: Wall, bay: Bay, step: Step, leg: Omit<Leg, 'method' | 'minutes'>, hole: number): Leg[] {
+function legsUpOrDown(
+  { wall, spent }: Ways, bay: Bay, step: Step, { hole, ...leg }: Omit<Leg, 'method' | 'minutes'> & { hole: number },
+): Leg[] {
   const { from: a, to: b } = leg
   const down = b.y < a.y
   const sure = step.met.filter(({ likely }) => likely === 1).sort((p, q) => down ? q.y - p.y : p.y - q.y)
   const method = down ? (wall.insulation ? 'weighted line' as const : 'drops' as const) : 'rod' as const
   const doubts = step.met.filter(({ likely }) => likely < 1)
-  const recovering = ({ lost }: Pick<Across, 'lost'>) => lost ? MINUTES.recover : 0
+  const recovering = ({ lost }: Pick<Across, 'lost'>) => lost ? spent.minutesRecover : 0
   const rest = (down ? step.down : step.up)
-    - sure.reduce((sum, each) => sum + MINUTES.opening + recovering(each), 0)
+    - sure.reduce((sum, each) => sum + spent.minutesOpening + recovering(each), 0)
   // A leg ends at what stops it: the line goes that far, and on from the opening.
   const ends = [
     ...sure.map(({ y, lost }) => ({ y, lost, stopped: true })),
@@ -359,7 +362,7 @@ function legsUpOrDown(wall: Wall, bay: Bay, step: Step, leg: Omit<Leg, 'method' 
       to: { x: a.x, y },
       past: step.past,
       doubts: doubts.filter(each => each.y > Math.min(from, y) && each.y <= Math.max(from, y)),
-      minutes: share + (stopped ? MINUTES.opening + recovering({ lost }) : 0),
+      minutes: share + (stopped ? spent.minutesOpening + recovering({ lost }) : 0),
       ...(lost && { lost }),
       ...(stopped
         ? {
