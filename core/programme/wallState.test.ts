@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { readJob } from '../job'
+import { demoWall } from '../../tests/fixtures/demo'
+import { contextOf, planWall } from '../plan'
 import { wallState } from './wallState'
 
 describe('the state of a wall', () => {
@@ -12,6 +14,17 @@ describe('the state of a wall', () => {
       log: job.log.filter(({ wall }) => wall === id),
     })
   }
+  it('counts the pulling of cables once where routes share, and one-person routes side by side', () => {
+    const { job, wall } = demoWall('holm-point', 'ticket-hall')
+    const { routes, works } = planWall(wall, contextOf(job)).wiring
+    const pull = stateOf('holm-point', 'ticket-hall').work.find(({ kind }) => kind === 'pull')!
+    const [two, one] = [2, 1].map(people =>
+      routes.filter(route => route.people === people).reduce((sum, { minutes }) => sum + minutes, 0))
+    expect(works.minutes).toBeLessThan(two! + one!)
+    expect(pull.people).toBe(2)
+    expect(pull.planned).toBeCloseTo((two! + one! / 2) * works.minutes / (two! + one!), 6)
+  })
+
   it('tells how its stages stand, what stops it, and what work is left', () => {
     const hall = stateOf('holm-point', 'ticket-hall')
     expect(hall.stages).toMatchObject({

@@ -59,7 +59,8 @@ async function everyText(job: Job, wall: Wall, units: UnitSystem): Promise<strin
     String(await sheetFile(source, 'svg', options)), ...templates === undefined ? [] : [String(templates)],
     drawHandover(handedOverOf(job, wall), { paper: units === 'metric' ? 'a4' : 'letter', units }),
     drawElectrician({
-      site: job.site.name, wall, cases, wiring: plan.wiring, electricalRules: job.site.electricalRules, units,
+      site: job.site.name, wall, cases, wiring: plan.wiring, electricalRules: job.site.electricalRules,
+      rules: {}, units,
     }, PAPERS[paper]),
     drawLabels(schedule, PAPERS[paper], units),
   ]

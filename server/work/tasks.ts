@@ -127,6 +127,7 @@ export const TASKS = {
       wall,
       plan: { wiring, arrays },
       issue,
+      rules,
     } = source
     if (as === 'schedule') return `\uFEFF${scheduleAsCsv(scheduleOf(wiring), units, precision)}`
     const title = `${site.name}, ${wall.name}: ${as === 'labels' ? 'cable labels' : 'electrician’s sheet'}`
@@ -140,6 +141,7 @@ export const TASKS = {
               cases: arrays.flatMap(({ positions }) => positions.map(({ outer }) => outer)),
               wiring,
               electricalRules: site.electricalRules,
+              rules,
               units,
               precision,
             },

@@ -13,6 +13,8 @@ const { levels, level, units, says, fixed = false } = defineProps<{
   fixed?: boolean
 }>()
 const emit = defineEmits<{ choose: [rules: Rules] }>()
+const TIMES = RULE_FIGURES.filter(({ unit }) => unit?.startsWith('min'))
+const FIGURES = RULE_FIGURES.filter(figure => !TIMES.includes(figure))
 /** The rules of this level with a change; what is undefined in it is no longer chosen here. */
 function choose(change: Partial<Rules>) {
   emit(
@@ -46,7 +48,7 @@ function choose(change: Partial<Rules>) {
       @choose="value => choose({ [rule.key]: value === undefined ? undefined : valueOfOption(value) })"
     />
     <FigureRule
-      v-for="figure in RULE_FIGURES"
+      v-for="figure in FIGURES"
       :key="figure.key"
       :figure="figure"
       :levels="levels"
@@ -55,5 +57,26 @@ function choose(change: Partial<Rules>) {
       :fixed="fixed"
       @choose="mm => choose({ [figure.key]: mm })"
     />
+    <section v-if="TIMES.length > 0" class="space-y-3 border-t border-hair pt-4" aria-labelledby="route-times">
+      <h2 id="route-times" class="text-lg font-semibold">
+        Time for the parts of a cable route
+      </h2>
+      <p class="text-sm text-ink-soft">
+        Wire chooses the quickest route by these, and the schedule counts with them. Once ten routes are logged, their
+        median corrects the sum.
+      </p>
+      <div class="grid gap-x-6 md:grid-cols-2">
+        <FigureRule
+          v-for="figure in TIMES"
+          :key="figure.key"
+          :figure="figure"
+          :levels="levels"
+          :level="level"
+          :units="units"
+          :fixed="fixed"
+          @choose="minutes => choose({ [figure.key]: minutes })"
+        />
+      </div>
+    </section>
   </div>
 </template>

@@ -79,7 +79,7 @@ describe('Wire, routes and ports', () => {
     await press('Routes')
     await expect.poll(() => said('[aria-label="Route sections"]')).toContain('All work')
     await press('All work')
-    await says('[data-testid=works]', 'raceway 7303 mm')
+    await says('[data-testid=works]', 'raceway for power 7303 mm, inside width at least 13 mm, 0 corners')
     expect(said('[data-testid=works]')).toContain('Lyng 3 × 2.5 installation cable: 25000 mm off reels')
     await press('Schedule')
     await says('[data-source=cabinet]', 'Port 1: R1 C1 → R2 C1 → R2 C2 → R1 C2')

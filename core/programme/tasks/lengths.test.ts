@@ -57,6 +57,20 @@ describe('minutes a piece', () => {
     expect(sortTitle('pull', 'pull')).toBe('Pull cables')
   })
 
+  it('of cables are the plan’s own count, times how far the firm’s logs are off it', () => {
+    const pulled = (took: number[]) => took.map(minutes => sample(minutes, { sort: 'pull', kind: 'pull', byPlan: 40 }))
+    const pull = work({ kind: 'pull', sort: 'pull', pieces: 4, planned: 150 })
+    const length = (samples: Sample[], own?: Map<string, number>) =>
+      lengthOf(pull, pieceMinutes('pull', 'pull', samples, own))
+    expect(length([]).value).toBe(150)
+    expect(length(pulled([20, 30, 30])).value).toBe(150)
+    // Ten logs of 30 min for 40 planned: three quarters, whatever one line that stopped took.
+    const ten = pulled([...Array.from({ length: 9 }, () => 30), 400])
+    expect(length(ten).value).toBe(Math.ceil(150 * 0.75))
+    expect(textToString(length(ten).working.at(-1)!.expression, 'metric')).toContain('150 × 0.75')
+    expect(length(ten, new Map([['pull', 20]])).value).toBe(80)
+  })
+
   it('are one of the logs or between two of them, with no more than a quarter on either side of the spread', () => {
     fc.assert(fc.property(fc.array(fc.integer({ min: 1, max: 500 }), { minLength: 10, maxLength: 40 }), (minutes) => {
       const { minutes: middle, spread } = pieceMinutes('hang', 'hang', minutes.map(each => sample(each)))

@@ -28,6 +28,8 @@ export interface PieceMinutes {
    */
   logs: number
   middle?: number
+  /** Of what the plan counts by its parts: the median of what it took by what was counted, once that counts. */
+  factor?: number
   spread?: [number, number]
 }
 
@@ -55,10 +57,13 @@ export function pieceMinutes(
     .map(({ minutes, pieces }) => minutes / pieces)
     .sort((a, b) => a - b)
   const middle = each.length > 0 ? median(each) : undefined
+  const factors = samples.filter(sample => sample.sort === sort).flatMap(({ minutes, byPlan }) =>
+    byPlan === undefined || byPlan <= 0 ? [] : [minutes / byPlan])
   const told = {
     sort,
     kind,
     logs: each.length,
+    ...(factors.length >= ENOUGH && { factor: median(factors) }),
     ...(middle !== undefined && { middle, spread: [quantile(each, 0.25), quantile(each, 0.75)] as [number, number] }),
   }
   const set = own.get(sort)
@@ -74,22 +79,30 @@ const FROM = {
 }
 const round = (minutes: number) => String(Math.round(minutes * 10) / 10)
 
+/** What is left by the plan’s own count, times what the firm’s logs say of that count. */
+const plannedLength = (planned: number, left: number, { factor = 1, logs }: PieceMinutes): Figure =>
+  figure([
+    {
+      label: 'Remaining work',
+      expression: factor === 1
+        ? words`planned minutes of ${String(left)} routes, shared work once, one-person routes side by side`
+        : words`planned minutes of ${String(left)} routes ${round(planned)} × ${factor.toFixed(2)} (median of the firm’s
+            log entries: ${String(logs)})`,
+      value: Math.max(1, Math.ceil(planned * factor)),
+      unit: 'min',
+      source: 'Wire: the minutes of each part are house rules',
+    },
+  ])
+
 /**
- * How long what is left of some work takes: pieces times minutes a piece. Of cables the plan calculates each route by
- * its methods; that holds until the firm knows its own minutes.
+ * How long what is left of some work takes: pieces times minutes a piece. Of cables the plan counts each route by its
+ * parts, and shared openings once; the firm’s logs say how far that count is off, unless it has a figure of its own.
  */
 export function lengthOf({ kind, pieces, done, planned }: Work, piece: PieceMinutes): Figure {
   const left = pieces - done
-  if (planned !== undefined && piece.from === 'default')
-    return figure([
-      {
-        label: 'Remaining work',
-        expression: words`planned minutes of each route, ${String(left)} routes`,
-        value: Math.max(1, Math.ceil(planned)),
-        unit: 'min',
-        source: 'Wire',
-      },
-    ])
+  const isCounted = piece.from === 'default' || (piece.from === 'learned' && piece.factor !== undefined)
+  if (planned !== undefined && isCounted)
+    return plannedLength(planned, left, piece)
   const [one, many] = KINDS[kind].piece
   return figure([
     {

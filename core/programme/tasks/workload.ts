@@ -66,21 +66,27 @@ function workBefore({ wall, plan, built, now, rules, screens, isDone }: Counted)
   } satisfies Partial<Record<WorkKind, Amount>>
 }
 
+const minutesOf = (routes: { minutes: number }[]): number => routes.reduce((sum, { minutes }) => sum + minutes, 0)
+const personMinutesOf = (routes: { minutes: number, people: number }[]): number =>
+  routes.reduce((sum, { minutes, people }) => sum + minutes * people, 0)
+
 /** Work on cables: boxes, pulling, patching and painting. */
 function workOnCables({ wall, plan, log, isDone }: Counted) {
-  const { routes, works: { patches } } = plan.wiring
+  const { routes, works: { patches, minutes: shared } } = plan.wiring
   const through = new Set(ofKind(standing(log, wall), 'fished')
     .filter(({ result }) => result === 'through').map(({ route }) => route))
   const pulled = routes.filter(({ id }) => isDone('cable', id) || through.has(id))
   const left = routes.filter(route => !pulled.includes(route))
   const cut = cutBoxes(plan)
+  const people = Math.max(1, ...routes.map(each => each.people))
   return {
     boxes: { pieces: cut, done: isDone('cable', 'boxes') ? cut : 0 },
     pull: {
       pieces: routes.length,
       done: pulled.length,
-      people: Math.max(1, ...routes.map(({ people }) => people)),
-      planned: left.reduce((sum, { minutes }) => sum + minutes, 0),
+      people,
+      // What several routes share is made once; where two come, each does a route that takes one person.
+      planned: routes.length > 0 ? shared / minutesOf(routes) * personMinutesOf(left) / people : 0,
     },
     patch: { pieces: patches, done: isDone('cable', 'patch') ? patches : 0 },
     paint: { pieces: patches, done: 0 },
@@ -143,7 +149,15 @@ export function workloadOf(of: WorkloadOf): Work[] {
 }
 
 /** What of its own work took how long, by the firm's log: so many pieces, so many minutes. */
-export interface Sample { sort: string, kind: WorkKind, pieces: number, minutes: number, at: string }
+export interface Sample {
+  sort: string
+  kind: WorkKind
+  pieces: number
+  minutes: number
+  at: string
+  /** What the plan itself counts for it by its parts, min, where it does. */
+  byPlan?: number
+}
 
 /** Plates are set, checked and preset, and their brackets fitted: one kind of work in several steps. */
 const PLATE_STEPS = new Set<RunStepKind>(['plates', 'level', 'preset', 'uprights'])
@@ -172,7 +186,9 @@ export function samplesOf(of: WorkloadOf): Sample[] {
   const ofPlates = new Map<string, PlateWork>()
   const ofCable = (id: string, minutes: number, at: string): Sample[] => {
     if (id === 'boxes') return sample('boxes', cut, minutes, at)
-    return id === 'patch' ? sample('patch', plan.wiring.works.patches, minutes, at) : sample('pull', 1, minutes, at)
+    if (id === 'patch') return sample('patch', plan.wiring.works.patches, minutes, at)
+    const route = plan.wiring.routes.find(each => each.id === id)
+    return sample('pull', 1, minutes, at).map(one => ({ ...one, ...(route && { byPlan: route.minutes }) }))
   }
   const samples = noted.flatMap(({ step: id, minutes, at }): Sample[] => {
     const kind = WORK_KINDS.find(kind => id === taskStep(kind))

@@ -1,14 +1,17 @@
 import type { Rect } from '../../geometry'
-import { choiceName, featureParts, itemName, type Wall } from '../../job'
+import { choiceName, featureParts, itemName, type Rules, type Wall } from '../../job'
 import {
   drawGrid, footLine, gridHeight, INK, inLines, label, type GridColumn, type Paper, type Sheet,
 } from '../../sheet'
 import { group, line, rect, type Shape } from '../../svg'
 import { isFramed } from '../../survey'
+import { plural } from '../../units/plural'
 import { formatLength, type Precision, type UnitSystem } from '../../units'
 import { isSignal, type BoxPlan } from '../boxes/boxes'
 import { isOutside } from '../boxes/fit'
 import { isFeed, nameOfSource } from '../sources'
+import { methodOf } from '../routes/powerMethods'
+import type { Works } from '../works'
 import { drawOneLine } from './oneLine'
 import type { CircuitPlan, Wiring } from '../wiring'
 import { byPlace } from '../circuits/byPlace'
@@ -21,6 +24,8 @@ export interface ForElectrician {
   cases: Rect[]
   wiring: Wiring
   electricalRules: ElectricalRules
+  /** House rules by which the wall is planned. */
+  rules: Rules
   units: UnitSystem
   precision?: Precision
 }
@@ -176,7 +181,7 @@ function cableTable({ wiring: { cables } }: ForElectrician, show: (mm: number) =
 
 /** What is said beside the drawing: what to isolate, and what this wall asks for. */
 function notesOf(of: ForElectrician): string[] {
-  const { wall, wiring: { works, heat }, electricalRules, units, precision = {} } = of
+  const { wall, wiring: { works, heat }, electricalRules, rules, units, precision = {} } = of
   const { name, colours, heights, cords, protection, cover } = byPlace(electricalRules)
   const show = (mm: number) => formatLength(mm, units, precision)
   const high = heights
@@ -199,6 +204,7 @@ function notesOf(of: ForElectrician): string[] {
           + `over cables close to a face ${works.guards}.`,
         ]
       : []),
+    ...methodNotes(works, rules),
     ...(isOutside(wall)
       ? [`Outside or wet: ${protection}, ${cover}, a drip loop in every cable, openings sealed.`]
       : []),
@@ -208,6 +214,22 @@ function notesOf(of: ForElectrician): string[] {
     ...(isFramed(wall) ? [] : ['Solid wall: use surface boxes and surface raceway.']),
     `Start the displays one after another. Total heat load ${Math.round(heat.value)} ${heat.unit}.`,
   ]
+}
+
+/** How power runs, and what that takes beside the cable. */
+function methodNotes(works: Works, rules: Rules): string[] {
+  // A revision of an earlier version has not counted them.
+  const { grommets = 0, connectors = 0, pullBoxes = 0, raceways = [] }: Partial<Works> = works
+  const { title, construction } = methodOf('power', rules)
+  const counts = [
+    grommets > 0 ? `${grommets} grommets in sheet steel` : '',
+    connectors > 0 ? `${connectors} connectors` : '',
+    pullBoxes > 0 ? `${pullBoxes} pull boxes that stay accessible` : '',
+    ...raceways.map(({ kind, corners }) => `raceway for ${kind} with ${plural(corners, 'corner')}`),
+  ].filter(Boolean)
+  return construction === 'sheathed' && counts.length === 0
+    ? []
+    : [`Power runs by the house rule in ${title}${counts.length > 0 ? `: ${counts.join(', ')}` : ''}.`]
 }
 
 /** The head of each page. */

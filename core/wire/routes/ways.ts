@@ -208,29 +208,32 @@ export function reachedFrom(
   const minutes = new Float64Array(B * L + 2 * B).fill(Infinity)
   const before = new Int32Array(B * L + 2 * B).fill(-1)
   const settled = new Uint8Array(minutes.length)
-  let missing = goals ? new Set(goals).size : Infinity
+  const wanted = goals && new Set(goals)
+  let missing = wanted ? wanted.size : Infinity
   const open = new Nearest()
   const bored = mayBore(wall, hole)
   for (const start of starts) {
     minutes[start] = 0
     open.add(start, 0)
   }
+  // One for all places, as this is the innermost of all loops.
+  let from = -1
+  const go: Go = (to, more) => {
+    const next = minutes[from]! + more
+    if (next >= minutes[to]!) return
+    if (to < B * L && avoid.size > 0 && avoid.has(Math.floor(to / L))) return
+    if (only && to >= B * L && (to < B * L + B) !== (only === 'above')) return
+    minutes[to] = next
+    before[to] = from
+    open.add(to, next)
+  }
   for (let here = open.take(); here !== undefined; here = open.take()) {
     if (settled[here]) continue
     settled[here] = 1
-    if (goals?.includes(here) && --missing === 0) return { minutes, before, settled }
-    const from = here
-    const go = (to: number, more: number) => {
-      const next = minutes[from]! + more
-      if (next >= minutes[to]!) return
-      if (to < B * L && avoid.size > 0 && avoid.has(Math.floor(to / L))) return
-      if (only && to >= B * L && (to < B * L + B) !== (only === 'above')) return
-      minutes[to] = next
-      before[to] = from
-      open.add(to, next)
-    }
+    if (wanted?.has(here) && --missing === 0) return { minutes, before, settled }
+    from = here
     if (here >= B * L) fromVoid(ways, here, perMetre, go)
-    else fromBay(ways, here, { bored, perMetre }, go)
+    else fromBay(ways, here, bored, perMetre, go)
   }
   return { minutes, before, settled: settled.fill(1) }
 }
@@ -243,33 +246,34 @@ type Go = (to: number, more: number) => void
 function fromVoid(ways: Ways, here: number, perMetre: number, go: Go): void {
   const { bays, levels, spent } = ways
   const [B, L] = [bays.length, levels.length]
-  const [side, bay] = here < B * L + B ? (['above', here - B * L] as const) : (['below', here - B * L - B] as const)
-  go(bay * L + (side === 'above' ? L - 1 : 0), spent.minutesPlate)
-  for (const next of [bay - 1, bay + 1].filter(each => each >= 0 && each < B)) {
+  const isAbove = here < B * L + B
+  const bay = here - B * L - (isAbove ? 0 : B)
+  go(bay * L + (isAbove ? L - 1 : 0), spent.minutesPlate)
+  for (let next = Math.max(bay - 1, 0); next <= Math.min(bay + 1, B - 1); next++) {
+    if (next === bay) continue
     const metres = Math.abs(middle(bays[next]!) - middle(bays[bay]!)) / 1000
-    go(placeBeyond(ways, side, next), metres * (spent.minutesVoid + perMetre))
+    go(placeBeyond(ways, isAbove ? 'above' : 'below', next), metres * (spent.minutesVoid + perMetre))
   }
 }
 
 /** From a level of a bay up or down, out of its ends into the voids, and across the members beside it. */
-function fromBay(
-  ways: Ways, here: number, { bored, perMetre }: { bored: boolean, perMetre: number }, go: Go,
-): void {
+function fromBay(ways: Ways, here: number, bored: boolean, perMetre: number, go: Go): void {
   const { wall, spent, bays, levels, steps, crossings } = ways
-  const [B, L] = [bays.length, levels.length]
+  const L = levels.length
   const [bay, level] = [Math.floor(here / L), here % L]
-  const more = (metres: number) => perMetre * Math.abs(metres) / 1000
-  const upTo = (next: number) => more(levels[next]! - levels[level]!)
-  if (level > 0) go(here - 1, steps[bay]![level - 1]!.down + steps[bay]![level - 1]!.opened + upTo(level - 1))
-  if (level < L - 1) go(here + 1, steps[bay]![level]!.up + steps[bay]![level]!.opened + upTo(level + 1))
+  const below = steps[bay]![level - 1]
+  if (below) go(here - 1, below.down + below.opened + perMetre * (levels[level]! - levels[level - 1]!) / 1000)
+  const above = steps[bay]![level]
+  if (above) go(here + 1, above.up + above.opened + perMetre * (levels[level + 1]! - levels[level]!) / 1000)
   if (level === L - 1 && isOpen(wall, 'above')) go(placeBeyond(ways, 'above', bay), spent.minutesPlate)
   if (level === 0 && isOpen(wall, 'below')) go(placeBeyond(ways, 'below', bay), spent.minutesPlate)
   if (!bored) return
-  for (const next of [bay - 1, bay + 1]) {
-    const crossing = crossings[Math.min(bay, next)]
-    if (next < B && crossing?.free[level])
-      go(next * L + level, crossing.plies * spent.minutesStud + AN_OPENING * crossing.pieces.length
-      + more(middle(bays[next]!) - middle(bays[bay]!)))
+  for (let next = Math.max(bay - 1, 0); next <= Math.min(bay + 1, bays.length - 1); next++) {
+    const crossing = next === bay ? undefined : crossings[Math.min(bay, next)]
+    if (!crossing?.free[level]) continue
+    const metres = Math.abs(middle(bays[next]!) - middle(bays[bay]!)) / 1000
+    go(next * L + level,
+      crossing.plies * spent.minutesStud + AN_OPENING * crossing.pieces.length + perMetre * metres)
   }
 }
 
