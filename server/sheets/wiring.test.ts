@@ -15,7 +15,8 @@ function planned(site: Parameters<typeof demoJob>[0], id: string) {
   const plan = planWall(wall, contextOf(job))
   const cases = plan.arrays.flatMap(({ positions }) => positions.map(({ outer }) => outer))
   const { site: { name, electricalRules } } = job
-  return { wall, wiring: plan.wiring, electrician: { site: name, wall, cases, wiring: plan.wiring, electricalRules, rules: {} } }
+  const electrician = { site: name, wall, cases, wiring: plan.wiring, electricalRules, rules: {} }
+  return { wall, wiring: plan.wiring, electrician }
 }
 
 describe('the electrician’s sheet', () => {
