@@ -18,6 +18,7 @@ import type { SheetOptions } from '../../core/mark/sheet'
 import { planFile } from '../../core/plan/planFile'
 import { wallState, type WallState } from '../../core/programme/wallState'
 import { PAPERS, stamped } from '../../core/sheet'
+import { rulesFor } from '../../core/rules'
 import { drawElectrician, drawLabels, scheduleOf } from '../../core/wire'
 import { differenceFile, kitFile, sheetFile, templatesFile } from '../sheets/files'
 import { handoverPdf, packOf, type Pack } from '../sheets/pack'
@@ -127,7 +128,6 @@ export const TASKS = {
       wall,
       plan: { wiring, arrays },
       issue,
-      rules,
     } = source
     if (as === 'schedule') return `\uFEFF${scheduleAsCsv(scheduleOf(wiring), units, precision)}`
     const title = `${site.name}, ${wall.name}: ${as === 'labels' ? 'cable labels' : 'electrician’s sheet'}`
@@ -141,7 +141,7 @@ export const TASKS = {
               cases: arrays.flatMap(({ positions }) => positions.map(({ outer }) => outer)),
               wiring,
               electricalRules: site.electricalRules,
-              rules,
+              rules: rulesFor(source, wall),
               units,
               precision,
             },

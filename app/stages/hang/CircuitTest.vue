@@ -40,7 +40,10 @@ function record() {
     ...(amps !== undefined && { current: amps }),
     ...(note.value.trim() && { note: note.value.trim() }),
   }))
-  if (!fault.value && polarity && trip && load) emit('passed')
+  if (fault.value) return
+  results.value = {}
+  note.value = ''
+  if (polarity && trip && load) emit('passed')
 }
 /** Pass is green and fail red once chosen; both say so in words. */
 function look(key: CircuitTestKey, passed: boolean) {
@@ -53,14 +56,6 @@ const told = computed(() => last.value && KEYS.map(key =>
 
 <template>
   <section class="mt-2 space-y-2 border-t border-hair pt-2" aria-label="Circuit test" data-testid="circuit-test">
-    <p
-      v-if="last"
-      class="border-l-4 px-2 py-1 text-sm"
-      :class="last.polarity && last.trip && last.load ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'"
-      data-testid="circuit-tested"
-    >
-      {{ told }}. Tested by {{ last.tester }}; recorded {{ whenOf(last.at) }}, {{ authorText(last) }}
-    </p>
     <div v-for="key in KEYS" :key="key" class="flex items-center gap-2">
       <span class="flex-1">{{ CIRCUIT_TESTS[key] }}</span>
       <button
@@ -99,5 +94,13 @@ const told = computed(() => last.value && KEYS.map(key =>
     <button type="button" class="press w-full !min-h-12" @click="record()">
       Record circuit test
     </button>
+    <p
+      v-if="last"
+      class="border-l-4 px-2 py-1 text-sm"
+      :class="last.polarity && last.trip && last.load ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'"
+      data-testid="circuit-tested"
+    >
+      {{ told }}. Tested by {{ last.tester }}; recorded {{ whenOf(last.at) }}, {{ authorText(last) }}
+    </p>
   </section>
 </template>
