@@ -2,7 +2,7 @@ import { authorText, type EntryOf } from '../log'
 import type { Block } from '../sheet'
 import { quantityToString } from '../units'
 import type { Wiring } from '../wire'
-import { fixedBoxes } from '../wire/circuits/fixedBoxes'
+import { fixedBoxes } from '../wire/fixedBoxes'
 
 /** What is tested of a circuit, as an entry has it. */
 export const CIRCUIT_TESTS = {

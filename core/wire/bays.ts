@@ -54,3 +54,11 @@ export function baysBetween(bays: Bay[], members: Member[], { from, to }: Interv
     ...bay.right !== undefined && { to: Math.min(...edges(bay.right, 'from')) },
   }))
 }
+
+/** The bay at a place, by index, or the nearest to it where a member stands there. */
+export function bayNear({ bays }: { bays: Bay[] }, x: number): number {
+  const at = bays.findIndex(({ from, to }) => x >= from - 1e-6 && x <= to + 1e-6)
+  if (at >= 0) return at
+  const off = bays.map(({ from, to }) => Math.max(from - x, x - to))
+  return off.indexOf(Math.min(...off))
+}

@@ -11,14 +11,14 @@ import { cablesOf, stretchesTo, type CablePlan } from './cables/cables'
 import { thickestOf } from './cables/choose'
 import { packCircuits, type Feed } from './circuits/circuits'
 import { heatOf, shareOf, type Load } from './circuits/draw'
-import { isPoe, poeOf } from './circuits/poe'
+import { isPoe, poeOf } from './cables/poe'
 import { dropOf } from './circuits/drop'
 import { lookFirst } from './routes/lookFirst'
 import { methodOf } from './routes/powerMethods'
 import { looped } from './routes/looped'
 import { reaching } from './routes/reach'
 import { portsOf, type Link } from './cables/ports'
-import { heightsOf, routesOf, type NoWay, type RoutePlan, type Wanted } from './routes/routes'
+import { endsOf, routesOf, type NoWay, type RoutePlan, type Wanted } from './routes/routes'
 import { screensOf, type Screen } from './screens'
 import { isOutside } from './boxes/fit'
 import { isFeed, nameOfSource } from './sources'
@@ -198,7 +198,7 @@ export function wire(
   ]
   const apart = (rules.signalBesidePower ?? 'own-bay') === 'own-bay'
   const spent = routeMinutes(rules)
-  const ways = waysOf({ wall, bays, members, spent }, heightsOf(wanted, wall), plates)
+  const ways = waysOf({ wall, bays, members, spent }, endsOf(wanted, wall), plates)
   const reach = reaching(ways)
   const chained = looped(wanted, { ways, rules, reach })
   const found = routesOf(ways, chained, { cases, apart, rules, reach })

@@ -100,8 +100,8 @@ function allowed(duty: Duty, cables: CableModel[]): { models: CableModel[], faul
       fault: {
         code: 'cable-construction',
         message: words`the house rule requires ${CONSTRUCTIONS[construction!]}, and the catalogue has none`,
-        remedy: words`Choose one in Wire, under Power, or another house rule for power cable on this wall. New models are
-          entered in the catalogue.`,
+        remedy: words`Choose one in Wire, under Power, or another house rule for power cable on this wall. New models
+          are entered in the catalogue.`,
         opens: ADD_POWER.opens,
       },
     }

@@ -1,7 +1,7 @@
 import type { Finding } from '../../finding'
 import type { Wall } from '../../job'
 import { quantity, words, type Text } from '../../units'
-import { POE_CLASSES, type PoePlan } from '../circuits/poe'
+import { POE_CLASSES, type PoePlan } from '../cables/poe'
 import { nameOfSource } from '../sources'
 import type { Wiring } from '../wiring'
 import { about, labels } from './about'

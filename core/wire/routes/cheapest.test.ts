@@ -7,7 +7,7 @@ import type { Member } from '../../survey'
 import type { BoxPlan } from '../boxes/boxes'
 import { methodOf } from './powerMethods'
 import { reaching } from './reach'
-import { routesOf, heightsOf, type Wanted } from './routes'
+import { routesOf, endsOf, type Wanted } from './routes'
 import { waysOf } from './ways'
 import { cases } from '../../../tests/fixtures/soak'
 
@@ -167,7 +167,7 @@ it('the way that is taken is as quick as the quickest of all, and its legs add u
     const method = methodOf('power', {})
     const wanted: Wanted[] = [{ id: 'r', box, kind: 'power', method, source: wall.sources![0], hole: 20 }]
     const plates = each.plate ? [{ ...each.plate, width: 300, height: 300 }] : []
-    const ways = waysOf({ wall, bays, members, spent: routeMinutes({}) }, heightsOf(wanted, wall), plates)
+    const ways = waysOf({ wall, bays, members, spent: routeMinutes({}) }, endsOf(wanted, wall), plates)
     const {
       routes: [route],
       noWay,

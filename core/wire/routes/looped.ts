@@ -2,11 +2,13 @@ import type { Point } from '../../geometry'
 import type { Rules, Source } from '../../job'
 import { isFramed } from '../../survey'
 import { branched, chained, inOrderOf, type Distances } from '../circuits/loops'
-import { bayNear, inOrder, startsOf, type Beginning, type Reaching } from './reach'
+import { bayNear } from '../bays'
+import { inOrder, startsOf, type Beginning, type Reaching } from './reach'
 import { onTheFace } from './raceway'
 import { keepingOf, type Wanted } from './routes'
 import { placeOf } from '../sources'
-import { placeIn, placesTo, type Ways } from './ways'
+import { placesTo } from './reached'
+import { placeIn, type Ways } from './ways'
 
 const NONE: ReadonlySet<number> = new Set()
 const along = (places: Point[]): number =>
@@ -30,30 +32,38 @@ function pointsOf(ways: Ways, places: number[], at: Point | undefined, box: Poin
 /** What ways are looked for in, and how. */
 interface Going { ways: Ways, rules: Rules, reach: Reaching }
 
-/** How long the way to a box is from where it begins, mm, by the way that takes least time; Infinity without any. */
-function lengthOfWay({ ways, rules, reach }: Going, begins: Beginning, wanted: Wanted, goals: number[]): number {
-  const { box, method } = wanted
-  if (!isFramed(ways.wall) || box.bay.every(side => side === undefined)) {
-    const from = begins.before ?? (begins.source && placeOf(begins.source, ways.wall))
-    return onTheFace(box, from, { ...ways, method }, undefined).reduce((sum, leg) => sum + along([leg.from, leg.to]), 0)
+/**
+ * How long the way to a box is from where one begins, mm, by the way that takes least time; Infinity without any.
+ *
+ * @param goals the places of all that are asked for, by which the search ends
+ */
+function lengthsFrom({ ways, rules, reach }: Going, begins: Beginning, goals: number[]): (wanted: Wanted) => number {
+  const { wall } = ways
+  const starts = isFramed(wall) ? startsOf(ways, begins, rules) : []
+  const reachedFor = ({ hole, method }: Wanted) => starts.map(({ starts, ...rest }) =>
+    ({ ...rest, reached: reach(starts, keepingOf({ hole, method }, ways, NONE, rest.only), goals) }))
+  // Boxes of one circuit have one method, and seldom more than one size of hole.
+  let last: { hole: number, found: ReturnType<typeof reachedFor> } | undefined
+  return (wanted) => {
+    const { box, hole, method } = wanted
+    if (!isFramed(wall) || box.bay.every(side => side === undefined)) {
+      const from = begins.before ?? (begins.source && placeOf(begins.source, wall))
+      return onTheFace(box, from, { ...ways, method }, undefined)
+        .reduce((sum, leg) => sum + along([leg.from, leg.to]), 0)
+    }
+    const goal = placeIn(ways, bayNear(ways, box.x), box.y)
+    if (last?.hole !== hole) last = { hole, found: reachedFor(wanted) }
+    const found = last.found.map(way => ({ ...way, minutes: way.reached.minutes[goal]! }))
+    const [first] = inOrder(found.filter(({ minutes }) => minutes < Infinity), rules)
+    return first ? along(pointsOf(ways, placesTo(first.reached, goal), first.at, box)) : Infinity
   }
-  const goal = placeIn(ways, bayNear(ways, box.x), box.y)
-  const [first] = inOrder(
-    startsOf(ways, begins, rules)
-      .map(({ starts, side, only, at }) =>
-        ({ side, only, at, reached: reach(starts, keepingOf(wanted, ways, NONE, only), goals) }))
-      .map(way => ({ ...way, minutes: way.reached.minutes[goal]! }))
-      .filter(({ minutes }) => minutes < Infinity),
-    rules,
-  )
-  return first ? along(pointsOf(ways, placesTo(first.reached, goal), first.at, box)) : Infinity
 }
 
 /** What it takes to come to each box of a circuit from the source, and from each other. */
 function distancesOf(going: Going, wanted: Wanted[]): Distances {
   const { ways } = going
   const goals = wanted.map(({ box }) => placeIn(ways, bayNear(ways, box.x), box.y))
-  const to = (begins: Beginning) => wanted.map(each => lengthOfWay(going, begins, each, goals))
+  const to = (begins: Beginning) => wanted.map(lengthsFrom(going, begins, goals))
   return {
     home: to({ source: wanted[0]!.source }),
     between: wanted.map(({ box, source }) => to({ before: box, source })),

@@ -1,23 +1,13 @@
 import type { Point } from '../../geometry'
 import type { Rules, Source } from '../../job'
+import { bayNear } from '../bays'
 import { placeOf } from '../sources'
 import type { BoxPlan } from '../boxes/boxes'
-import {
-  isOpen, placeBeyond, placeIn, reachedFrom, SIDES, type Keeping, type Reached, type VoidSide, type Ways,
-} from './ways'
+import { reachedFrom, type Keeping, type Reached } from './reached'
+import { isOpen, placeBeyond, placeIn, SIDES, type VoidSide, type Ways } from './ways'
 
 /** Where a way begins: at the lower box of a kit or the box before it on its circuit, otherwise at a source. */
 export interface Beginning { before?: BoxPlan, source: Source | undefined }
-
-const bayAt = ({ bays }: Ways, x: number): number =>
-  bays.findIndex(({ from, to }) => x >= from - 1e-6 && x <= to + 1e-6)
-/** The bay at a place, or the nearest to it where a member stands there. */
-export function bayNear(ways: Ways, x: number): number {
-  const at = bayAt(ways, x)
-  if (at >= 0) return at
-  const off = ways.bays.map(({ from, to }) => Math.max(from - x, x - to))
-  return off.indexOf(Math.min(...off))
-}
 
 /** What is reached from where, remembered, as all boxes that are fed from one place ask the same. */
 export type Reaching = (starts: number[], keeping: Keeping, goals: readonly number[]) => Reached

@@ -9,8 +9,10 @@ import { LEG_NAMES } from './legNames'
 import type { PowerMethod } from './powerMethods'
 import { inSight, onTheFace } from './raceway'
 import { isOffWall, nameOfSource, openingRound, placeOf } from '../sources'
-import { bayNear, inOrder, reaching, startsOf, type Beginning, type Reaching } from './reach'
-import { legsThrough, placeIn, placesTo, type Keeping, type Leg, type Method, type VoidSide, type Ways } from './ways'
+import { bayNear } from '../bays'
+import { inOrder, reaching, startsOf, type Beginning, type Reaching } from './reach'
+import { placesTo, type Keeping } from './reached'
+import { legsThrough, placeIn, type Leg, type Method, type VoidSide, type Ways } from './ways'
 
 /** The way of a bundle of cables through a wall, from where it comes in or begins to a box. */
 export interface RoutePlan {
@@ -199,10 +201,10 @@ function begunAt(start: Point | undefined, box: Point, legs: Leg[]): Leg[] {
     : legs
 }
 
-/** The heights at which routes to some boxes begin, end or may cross. */
-export const heightsOf = (wanted: Wanted[], wall: Wall): number[] => wanted.flatMap(({ box, source, before }) => {
+/** The places at which routes to some boxes begin and end; at their heights they may also cross. */
+export const endsOf = (wanted: Wanted[], wall: Wall): Point[] => wanted.flatMap(({ box, source, before }) => {
   const start = before ?? (source && placeOf(source, wall))
-  return [box.y, ...start ? [start.y] : []]
+  return [box, ...start ? [start] : []]
 })
 
 /** The other bays that a way must keep out of: those of the other kind, but for the one that its own box is in. */
@@ -225,7 +227,7 @@ const legsOnFace = ({ box, before, source, hole, method }: Wanted, { wall, spent
 
 /** What a way keeps to: its hole, the bays that it does not enter, the only void, and what its method takes more. */
 export const keepingOf = (
-  { hole, method }: Wanted, { spent }: Ways, avoid: ReadonlySet<number>, only?: VoidSide,
+  { hole, method }: Pick<Wanted, 'hole' | 'method'>, { spent }: Ways, avoid: ReadonlySet<number>, only?: VoidSide,
 ): Keeping => ({ hole, avoid, perMetre: method.perMetre(spent), ...only && { only } })
 
 /** A way that was not taken, to compare it with. */

@@ -1,11 +1,11 @@
-import { overlaps, type Rect } from '../../geometry'
+import { overlaps, type Point, type Rect } from '../../geometry'
 import { featureParts, type Wall } from '../../job'
 import type { RouteMinutes } from '../../rules'
 import type { Member } from '../../survey'
-import type { Bay } from '../bays'
+import { bayNear, type Bay } from '../bays'
 import { blockingIn, type Across } from '../blocking'
-import { guardPlates, mayBore } from './bore'
-import { Nearest } from './nearest'
+import { guardPlates } from './bore'
+import { Edges, type Graph } from './graph'
 import { keptFrom, nameOfFeature } from '../boxes/obstacles'
 import { THROUGH_WALL } from '../sources'
 
@@ -81,7 +81,14 @@ export interface Ways {
   steps: Step[][]
   /** Between a bay and the next: the pieces to be bored, and for each level whether nothing stands before them. */
   crossings: { pieces: Member[], plies: number, free: boolean[] }[]
+  /** By bay: the levels at which something begins, ends or can cross, each with what it takes to the next of them. */
+  stops: BayStops[]
+  /** Every step from place to place. */
+  graph: Graph
 }
+
+/** Of the levels of a bay those that matter, in order; by level its place among them, -1 where it is none. */
+interface BayStops { levels: number[], rank: Int32Array, up: Float64Array, down: Float64Array }
 
 function stepOf(
   { wall, spent }: Pick<Ways, 'wall' | 'spent'>, bay: Bay, across: Across[], [y1, y2]: [number, number],
@@ -113,12 +120,12 @@ function stepOf(
 /**
  * The wall seen through.
  *
- * @param heights at which something begins or ends
+ * @param ends where something begins or ends
  * @param plates before which no stud is bored, as their screws are in it
  */
 export function waysOf(
   { wall, bays, members, spent }: { wall: Wall, bays: Bay[], members: Member[], spent: RouteMinutes },
-  heights: number[],
+  ends: Point[],
   plates: Rect[],
 ): Ways {
   const kept = [...plates, ...keptFrom(wall)]
@@ -127,36 +134,66 @@ export function waysOf(
   const half = OPENING.height / 2
   const across = (wall.blocking ?? []).map(({ y }) => ({ y, height: 0 }))
   const beside = [...kept, ...across].flatMap(({ y, height }) => [y - half, y + height + half])
-  const ends = [0, half, wall.height - half, wall.height, ...beside]
-  const levels = [...new Set([...ends, ...heights].filter(y => y >= 0 && y <= wall.height))].sort((a, b) => a - b)
+  const always = [0, half, wall.height - half, wall.height, ...beside]
+  const heights = new Set([...always, ...ends.map(({ y }) => y)].filter(y => y >= 0 && y <= wall.height))
+  const levels = [...heights].sort((a, b) => a - b)
   const middles = bays.map(({ from, to }) => (from + to) / 2)
-  return {
-    wall, spent, bays, levels,
-    steps: bays.map((bay) => {
-      const across = blockingIn(wall, bay)
-      return levels.slice(1).map((to, n) => stepOf({ wall, spent }, bay, across, [levels[n]!, to]))
-    }),
-    crossings: middles.slice(1).map((to, n) => {
-      const pieces = members.filter(({ centre }) => centre > middles[n]! && centre < to)
-      return {
-        pieces, plies: pieces.reduce((sum, { plies }) => sum + plies, 0),
-        free: levels.map((y) => {
-          const openings = pieces.map(({ centre }) => openingAt({ x: centre, y }))
-          return openings.every(opening => isOn(wall, opening) && !kept.some(each => overlaps(each, opening)))
-        }),
-      }
-    }),
+  const steps = bays.map((bay) => {
+    const across = blockingIn(wall, bay)
+    return levels.slice(1).map((to, n) => stepOf({ wall, spent }, bay, across, [levels[n]!, to]))
+  })
+  const crossings = middles.slice(1).map((to, n) => {
+    const pieces = members.filter(({ centre }) => centre > middles[n]! && centre < to)
+    return {
+      pieces, plies: pieces.reduce((sum, { plies }) => sum + plies, 0),
+      free: levels.map((y) => {
+        const openings = pieces.map(({ centre }) => openingAt({ x: centre, y }))
+        return openings.every(opening => isOn(wall, opening) && !kept.some(each => overlaps(each, opening)))
+      }),
+    }
+  })
+  const isEnd = bays.map(() => new Set<number>())
+  for (const { x, y } of bays.length > 0 ? ends : []) isEnd[bayNear({ bays }, x)]!.add(y)
+  const stops = bays.map((_, bay) => stopsOf(steps[bay]!, levels.map((y, n) =>
+    n === 0 || n === levels.length - 1 || isEnd[bay]!.has(y)
+    || crossings[bay - 1]?.free[n] === true || crossings[bay]?.free[n] === true)))
+  return withGraph({ wall, spent, bays, levels, steps, crossings, stops })
+}
+
+/** The levels of a bay that matter, with what it takes from each to the next. */
+function stopsOf(steps: Step[], matters: boolean[]): BayStops {
+  const levels = matters.flatMap((does, n) => does ? [n] : [])
+  const rank = new Int32Array(matters.length).fill(-1)
+  for (const [n, level] of levels.entries()) rank[level] = n
+  const between = (of: 'up' | 'down') => Float64Array.from(levels.slice(1), (to, n) =>
+    steps.slice(levels[n], to).reduce((sum, step) => sum + step[of] + step.opened, 0))
+  return { levels, rank, up: between('up'), down: between('down') }
+}
+
+/** What all steps take where those up and down a bay take something else. */
+function minutesWith({ graph, levels }: Ways, bay: number, { levels: matter, up, down }: BayStops): Float64Array {
+  const minutes = graph.minutes.slice()
+  const [from, to] = [bay * levels.length, (bay + 1) * levels.length]
+  for (const [n, level] of matter.entries()) {
+    for (let step = graph.first[from + level]!; step < graph.first[from + level + 1]!; step++) {
+      const next = graph.to[step]!
+      if (next >= from && next < to) minutes[step] = next > from + level ? up[n]! : down[n - 1]!
+    }
   }
+  return minutes
 }
 
 /** A wall seen through in which a bay is known to be blocked at a height, or to be free. */
 export function supposing(ways: Ways, bay: number, across: Across[]): Ways {
-  const { bays, levels, steps } = ways
+  const { bays, levels, steps, stops } = ways
+  const here = levels.slice(1).map((to, k) => stepOf(ways, bays[bay]!, across, [levels[k]!, to]))
+  const { rank } = stops[bay]!
+  const known = stopsOf(here, levels.map((_, n) => rank[n]! >= 0))
   return {
     ...ways,
-    steps: steps.map((known, n) =>
-      n === bay ? levels.slice(1).map((to, k) => stepOf(ways, bays[bay]!, across, [levels[k]!, to])) : known,
-    ),
+    steps: steps.with(bay, here),
+    stops: stops.with(bay, known),
+    graph: { ...ways.graph, minutes: minutesWith(ways, bay, known) },
   }
 }
 
@@ -170,118 +207,56 @@ export const isOpen = ({ void: beyond }: Pick<Wall, 'void'>, side: VoidSide): bo
  * Places are numbered: those in the bays by their level, then one for each bay in the void above, and one in that
  * below.
  */
-export const placeIn = ({ levels }: Ways, bay: number, y: number): number => bay * levels.length + levels.indexOf(y)
-export const placeBeyond = ({ levels, bays }: Ways, side: VoidSide, bay: number): number =>
+export const placeIn = ({ levels }: Pick<Ways, 'levels'>, bay: number, y: number): number =>
+  bay * levels.length + levels.indexOf(y)
+export const placeBeyond = ({ levels, bays }: Pick<Ways, 'levels' | 'bays'>, side: VoidSide, bay: number): number =>
   bays.length * levels.length + (side === 'above' ? 0 : bays.length) + bay
 
-/**
- * How every place is reached in least time: its minutes, Infinity where it is not, and the place before it, -1 at the
- * beginning; and of which that is settled.
- */
-export interface Reached { minutes: Float64Array, before: Int32Array, settled: Uint8Array }
-
-/** What a bundle keeps to on its way. */
-export interface Keeping {
-  /** Diameter of what is bored for it, mm. */
-  hole: number
-  /** Bays that it does not enter, by index. */
-  avoid: ReadonlySet<number>
-  /** The only void that it may go by; absent: either. */
-  only?: VoidSide
-  /** What its method takes more a metre, min. */
-  perMetre?: number
-}
-
-/**
- * Every place that can be reached from some, each in least time (Dijkstra), and among equals with fewest openings.
- *
- * @param goals where to stop once all are settled; absent: every place
- */
-export function reachedFrom(
-  ways: Ways,
-  starts: number[],
-  { hole, avoid, only, perMetre = 0 }: Keeping,
-  goals?: readonly number[],
-): Reached {
-  const { wall, bays, levels } = ways
-  const [B, L] = [bays.length, levels.length]
-  const minutes = new Float64Array(B * L + 2 * B).fill(Infinity)
-  const before = new Int32Array(B * L + 2 * B).fill(-1)
-  const settled = new Uint8Array(minutes.length)
-  const wanted = goals && new Set(goals)
-  let missing = wanted ? wanted.size : Infinity
-  const open = new Nearest()
-  const bored = mayBore(wall, hole)
-  for (const start of starts) {
-    minutes[start] = 0
-    open.add(start, 0)
-  }
-  // One for all places, as this is the innermost of all loops.
-  let from = -1
-  const go: Go = (to, more) => {
-    const next = minutes[from]! + more
-    if (next >= minutes[to]!) return
-    if (to < B * L && avoid.size > 0 && avoid.has(Math.floor(to / L))) return
-    if (only && to >= B * L && (to < B * L + B) !== (only === 'above')) return
-    minutes[to] = next
-    before[to] = from
-    open.add(to, next)
-  }
-  for (let here = open.take(); here !== undefined; here = open.take()) {
-    if (settled[here]) continue
-    settled[here] = 1
-    if (wanted?.has(here) && --missing === 0) return { minutes, before, settled }
-    from = here
-    if (here >= B * L) fromVoid(ways, here, perMetre, go)
-    else fromBay(ways, here, bored, perMetre, go)
-  }
-  return { minutes, before, settled: settled.fill(1) }
-}
 const middle = ({ from, to }: Bay) => (from + to) / 2
 
-/** Where a line can go, and what that takes, min. */
-type Go = (to: number, more: number) => void
-
 /** From a void into the bay there, or on to the next one. */
-function fromVoid(ways: Ways, here: number, perMetre: number, go: Go): void {
-  const { bays, levels, spent } = ways
-  const [B, L] = [bays.length, levels.length]
-  const isAbove = here < B * L + B
-  const bay = here - B * L - (isAbove ? 0 : B)
-  go(bay * L + (isAbove ? L - 1 : 0), spent.minutesPlate)
-  for (let next = Math.max(bay - 1, 0); next <= Math.min(bay + 1, B - 1); next++) {
-    if (next === bay) continue
+function stepsInVoid(
+  { bays, levels, spent }: Omit<Ways, 'graph'>, side: VoidSide, bay: number, add: Edges['add'],
+): void {
+  const here = placeBeyond({ bays, levels }, side, bay)
+  add(here, bay * levels.length + (side === 'above' ? levels.length - 1 : 0), { minutes: spent.minutesPlate })
+  for (const next of [bay - 1, bay + 1].filter(n => n >= 0 && n < bays.length)) {
     const metres = Math.abs(middle(bays[next]!) - middle(bays[bay]!)) / 1000
-    go(placeBeyond(ways, isAbove ? 'above' : 'below', next), metres * (spent.minutesVoid + perMetre))
+    add(here, placeBeyond({ bays, levels }, side, next), { minutes: metres * spent.minutesVoid, metres })
   }
 }
 
-/** From a level of a bay up or down, out of its ends into the voids, and across the members beside it. */
-function fromBay(ways: Ways, here: number, bored: boolean, perMetre: number, go: Go): void {
-  const { wall, spent, bays, levels, steps, crossings } = ways
-  const L = levels.length
-  const [bay, level] = [Math.floor(here / L), here % L]
-  const below = steps[bay]![level - 1]
-  if (below) go(here - 1, below.down + below.opened + perMetre * (levels[level]! - levels[level - 1]!) / 1000)
-  const above = steps[bay]![level]
-  if (above) go(here + 1, above.up + above.opened + perMetre * (levels[level + 1]! - levels[level]!) / 1000)
-  if (level === L - 1 && isOpen(wall, 'above')) go(placeBeyond(ways, 'above', bay), spent.minutesPlate)
-  if (level === 0 && isOpen(wall, 'below')) go(placeBeyond(ways, 'below', bay), spent.minutesPlate)
-  if (!bored) return
-  for (let next = Math.max(bay - 1, 0); next <= Math.min(bay + 1, bays.length - 1); next++) {
-    const crossing = next === bay ? undefined : crossings[Math.min(bay, next)]
-    if (!crossing?.free[level]) continue
-    const metres = Math.abs(middle(bays[next]!) - middle(bays[bay]!)) / 1000
-    go(next * L + level,
-      crossing.plies * spent.minutesStud + AN_OPENING * crossing.pieces.length + perMetre * metres)
+/** From the levels of a bay up and down, out of its ends into the voids, and across the members beside it. */
+function stepsInBay(ways: Omit<Ways, 'graph'>, bay: number, add: Edges['add']): void {
+  const { wall, spent, bays, levels, stops, crossings } = ways
+  const [L, { levels: matter, up, down }] = [levels.length, stops[bay]!]
+  for (const [n, level] of matter.entries()) {
+    const here = bay * L + level
+    const [below, above] = [matter[n - 1], matter[n + 1]]
+    const metresTo = (to: number) => Math.abs(levels[to]! - levels[level]!) / 1000
+    if (below !== undefined) add(here, bay * L + below, { minutes: down[n - 1]!, metres: metresTo(below) })
+    if (above !== undefined) add(here, bay * L + above, { minutes: up[n]!, metres: metresTo(above) })
+    for (const [side, end] of [['above', L - 1], ['below', 0]] as const)
+      if (level === end && isOpen(wall, side)) add(here, placeBeyond(ways, side, bay), { minutes: spent.minutesPlate })
+    for (const next of [bay - 1, bay + 1]) {
+      const crossing = crossings[Math.min(bay, next)]
+      if (next < 0 || next >= bays.length || !crossing?.free[level]) continue
+      add(here, next * L + level, {
+        minutes: crossing.plies * spent.minutesStud + AN_OPENING * crossing.pieces.length,
+        metres: Math.abs(middle(bays[next]!) - middle(bays[bay]!)) / 1000,
+        bored: true,
+      })
+    }
   }
 }
 
-/** The places on the way to one, from the beginning on. */
-export function placesTo({ before }: Reached, goal: number): number[] {
-  const places = [goal]
-  while (before[places[0]!]! >= 0) places.unshift(before[places[0]!]!)
-  return places
+/** A wall seen through with every step from place to place. */
+function withGraph(ways: Omit<Ways, 'graph'>): Ways {
+  const { bays, levels } = ways
+  const edges = new Edges(bays.length * levels.length + 2 * bays.length)
+  for (const bay of bays.keys()) stepsInBay(ways, bay, edges.add)
+  for (const side of SIDES) for (const bay of bays.keys()) stepsInVoid(ways, side, bay, edges.add)
+  return { ...ways, graph: edges.graph() }
 }
 
 /** Where an opening is cut for a line at x: inside the bay, so that no member is cut over. */
@@ -294,12 +269,24 @@ function within({ from, to }: Bay, x: number): number {
 /** Where the second hole through blocking is bored: beside the first, on the side with more room. */
 const besideFirst = ({ from, to }: Bay, x: number): number => x - from > to - x ? x - BESIDE_FIRST : x + BESIDE_FIRST
 
+/** Places of a way with the levels between them, where it goes on in a bay. */
+function withBetween({ bays, levels }: Ways, places: number[]): number[] {
+  const bayOf = (place: number) => place < bays.length * levels.length ? Math.floor(place / levels.length) : -1
+  return places.flatMap((place, n) => {
+    const last = places[n - 1]
+    if (last === undefined || bayOf(place) < 0 || bayOf(place) !== bayOf(last)) return [place]
+    const way = Math.sign(place - last)
+    return Array.from({ length: Math.abs(place - last) }, (_, k) => last + way * (k + 1))
+  })
+}
+
 /**
  * The legs of a way through some places.
  *
  * @param xIn where the line lies in a bay, by its index
  */
-export function legsThrough(ways: Ways, places: number[], hole: number, xIn: (bay: number) => number): Leg[] {
+export function legsThrough(ways: Ways, stops: number[], hole: number, xIn: (bay: number) => number): Leg[] {
+  const places = withBetween(ways, stops)
   const { wall, spent, bays, levels, steps, crossings } = ways
   const [B, L] = [bays.length, levels.length]
   const at = (place: number) => {

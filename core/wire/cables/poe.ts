@@ -1,5 +1,5 @@
 import type { Source } from '../../job'
-import type { Link } from '../cables/ports'
+import type { Link } from './ports'
 import type { Screen } from '../screens'
 
 /**

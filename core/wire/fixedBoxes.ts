@@ -1,5 +1,5 @@
-import type { BoxPlan } from '../boxes/boxes'
-import type { Wiring } from '../wiring'
+import type { BoxPlan } from './boxes/boxes'
+import type { Wiring } from './wiring'
 
 /** The boxes of fixed wiring that a circuit feeds: what is tested before anything is hung before it. */
 export const fixedBoxes = ({ boxes }: Pick<Wiring, 'boxes'>, circuit: { screens: string[] }): BoxPlan[] =>
