@@ -25,9 +25,10 @@ const here = computed(() => findings.value.filter(finding => finding.stage === s
     </div>
     <FindingList
       v-if="here.length"
-      class="relative mt-2 md:min-h-28 md:flex-1 md:overflow-y-auto"
+      class="relative mt-2 mb-1.5 md:min-h-20 md:flex-1 md:overflow-y-auto"
       :findings="here"
       tabindex="0"
     />
+    <WhatNow v-if="!planning" :stage="stage" class="max-md:hidden" />
   </section>
 </template>

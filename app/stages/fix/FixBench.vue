@@ -17,7 +17,7 @@ const PANELS = [
   { id: 'charts', title: 'Charts' },
   { id: 'display', title: 'Display' },
 ] as const
-const panel = useState<typeof PANELS[number]['id']>('fix-panel', () => 'wall')
+const panel = useScreenState<typeof PANELS[number]['id']>('fix-panel', () => 'wall')
 useCommands(
   PANELS.map(({ id, title }) => ({
     id: `fix-${id}`,
