@@ -11,7 +11,7 @@ const here = computed(() => findings.value.filter(finding => finding.stage === s
 
 <template>
   <!-- The findings scroll by themselves, so that the decisions stay in sight; a low window scrolls as a whole. -->
-  <section class="flex h-full flex-col overflow-y-auto px-4 py-3" :aria-label="title" tabindex="-1">
+  <section class="flex h-full flex-col overflow-y-auto px-4 py-2" :aria-label="title" tabindex="-1">
     <h1 class="text-xl font-bold leading-tight max-md:sr-only">
       {{ title }}
     </h1>
@@ -25,7 +25,7 @@ const here = computed(() => findings.value.filter(finding => finding.stage === s
     </div>
     <FindingList
       v-if="here.length"
-      class="relative mt-2 mb-1.5 md:min-h-20 md:flex-1 md:overflow-y-auto"
+      class="relative mt-2 mb-1 md:min-h-16 md:flex-1 md:overflow-y-auto"
       :findings="here"
       tabindex="0"
     />

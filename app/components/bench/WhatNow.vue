@@ -19,14 +19,14 @@ function go() {
 <template>
   <p
     v-if="next"
-    class="mt-auto flex items-center justify-between gap-2 border-t border-hair pt-1.5 text-sm"
+    class="mt-auto flex items-center justify-between gap-2 border-t border-hair pt-1 text-sm"
     data-testid="what-now"
   >
-    <span><b>Next:</b> {{ tell(next.says) }}</span>
+    <span><b v-if="next.stage === stage">Next: </b>{{ tell(next.says) }}</span>
     <button
       v-if="next.panel !== undefined || next.stage !== stage"
       type="button"
-      class="press shrink-0 !min-h-8 !px-2 max-lg:!min-h-11"
+      class="press shrink-0 !min-h-7 !py-0 !px-2 max-lg:!min-h-11"
       @click="go()"
     >
       {{ title }} <ArrowRight class="size-4" aria-hidden="true" />

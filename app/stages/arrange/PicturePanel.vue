@@ -124,7 +124,7 @@ async function savePng() {
       v-if="across === 'off'"
       :src="`data:image/svg+xml;charset=utf-8,${encodeURIComponent(testPicture(map, array.name))}`"
       :alt="`Test pattern of ${array.name}`"
-      class="max-h-24 w-full border border-hair bg-black object-contain"
+      class="max-h-18 w-full border border-hair bg-black object-contain"
     >
     <p class="text-sm" data-testid="canvas">
       Canvas <b class="figures text-base">{{ map.canvas.width }} × {{ map.canvas.height }}</b> px, {{ ratio }} : 1

@@ -71,7 +71,7 @@ const sightLine = (y: number) => `M${distance.value} ${-eye.value} L${out.value?
 </script>
 
 <template>
-  <div v-if="picture && arrangement && top && centre" class="space-y-2.5">
+  <div v-if="picture && arrangement && top && centre" class="space-y-1.5">
     <div class="grid grid-cols-2 gap-x-2 gap-y-1">
       <ChoiceField
         label="Viewers"
