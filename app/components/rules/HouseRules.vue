@@ -13,6 +13,8 @@ const { levels, level, units, says, fixed = false } = defineProps<{
   fixed?: boolean
 }>()
 const emit = defineEmits<{ choose: [rules: Rules] }>()
+/** What every rule is shown by. */
+const here = computed(() => ({ levels, level, fixed }))
 const TIMES = RULE_FIGURES.filter(({ unit }) => unit?.startsWith('min'))
 const FIGURES = RULE_FIGURES.filter(figure => !TIMES.includes(figure))
 /** The rules of this level with a change; what is undefined in it is no longer chosen here. */
@@ -42,19 +44,15 @@ function choose(change: Partial<Rules>) {
       v-for="rule in HOUSE_RULES"
       :key="rule.key"
       :rule="rule"
-      :levels="levels"
-      :level="level"
-      :fixed="fixed"
+      v-bind="here"
       @choose="value => choose({ [rule.key]: value === undefined ? undefined : valueOfOption(value) })"
     />
     <FigureRule
       v-for="figure in FIGURES"
       :key="figure.key"
       :figure="figure"
-      :levels="levels"
-      :level="level"
+      v-bind="here"
       :units="units"
-      :fixed="fixed"
       @choose="mm => choose({ [figure.key]: mm })"
     />
     <section v-if="TIMES.length > 0" class="space-y-3 border-t border-hair pt-4" aria-labelledby="route-times">
@@ -70,10 +68,8 @@ function choose(change: Partial<Rules>) {
           v-for="figure in TIMES"
           :key="figure.key"
           :figure="figure"
-          :levels="levels"
-          :level="level"
+          v-bind="here"
           :units="units"
-          :fixed="fixed"
           @choose="minutes => choose({ [figure.key]: minutes })"
         />
       </div>
